@@ -1,0 +1,41 @@
+namespace Ystrata.Core;
+
+/// <summary>Mass, diameter and thickness of a round of dough, and how it springs back (models.md C).</summary>
+public static class Round
+{
+    /// <summary>Dough without leaven (empirical).</summary>
+    public static readonly Density DoughDensity = Density.FromKilogramsPerCubicMetre(1180);
+
+    // τ₀ of the springback, minutes (empirical).
+    private const double RelaxMinutes = 12;
+
+    // From this much dough fat on, a dough counts as enriched and hardly springs back (empirical).
+    private static readonly Percent EnrichedFrom = new(8);
+    private const double EnrichedSpringback = 0.05;
+
+    /// <summary>m = ρ · π/4 · D² · T.</summary>
+    public static Grams MassOf(Millimetres diameter, Millimetres thickness) =>
+        Grams.FromKilograms(DoughDensity.KilogramsPerCubicMetre * SquareCentimetres.OfRound(diameter).SquareMetres * thickness.Metres);
+
+    /// <summary>T = m / (ρ · A).</summary>
+    public static Millimetres ThicknessOf(Grams mass, SquareCentimetres area) =>
+        Millimetres.FromMetres(mass.Kilograms / (DoughDensity.KilogramsPerCubicMetre * area.SquareMetres));
+
+    /// <summary>D = √(4m / (π · ρ · T)).</summary>
+    public static Millimetres DiameterOf(Grams mass, Millimetres thickness) =>
+        SquareCentimetres.FromSquareMetres(mass.Kilograms / (DoughDensity.KilogramsPerCubicMetre * thickness.Metres)).AsRound();
+
+    /// <summary>The ball as a sphere: D = ∛(6m / (π · ρ)).</summary>
+    public static Millimetres SphereOf(Grams mass) =>
+        Millimetres.FromMetres(Math.Cbrt(6 * mass.Kilograms / (Math.PI * DoughDensity.KilogramsPerCubicMetre)));
+
+    /// <summary>Share of the rolled diameter that is lost again after a rest of τ: s₀ · e^(−τ/τ₀), 0 to 0.16.</summary>
+    public static double Springback(FlourMix mix, Percent doughFat, Minutes rest)
+    {
+        var s0 = doughFat.Value >= EnrichedFrom.Value ? EnrichedSpringback : mix.Springback;
+        return s0 * Math.Exp(-rest.Value / RelaxMinutes);
+    }
+
+    /// <summary>How far to roll so that the round settles at this diameter.</summary>
+    public static Millimetres RollPast(Millimetres settled, double springback) => settled / (1 - springback);
+}

@@ -1,0 +1,43 @@
+namespace Ystrata.Core;
+
+/// <param name="Outline">What the bread looks like from above.</param>
+/// <param name="Across">Longer side, or diameter, at rest.</param>
+/// <param name="Wide">Shorter side, or diameter, at rest.</param>
+/// <param name="RollTo">How far to roll, so that it settles at the round asked for.</param>
+/// <param name="Thickness">Dough and films, raw.</param>
+/// <param name="Leaf">Mean leaf, welded neighbours counted as one.</param>
+/// <param name="ThinnestLeaf">The thinnest leaf as piled, welded or not.</param>
+/// <param name="FilmLeast">Thinnest fat film between leaves that come apart by fat.</param>
+/// <param name="FilmMost">Thickest such film.</param>
+public sealed record RollSheet(
+    Outline Outline,
+    Millimetres Across,
+    Millimetres Wide,
+    Millimetres RollTo,
+    Percent Springback,
+    Millimetres Thickness,
+    Millimetres Leaf,
+    Millimetres ThinnestLeaf,
+    Micrometres? FilmLeast,
+    Micrometres? FilmMost);
+
+/// <summary>Stage 7: the last roll.</summary>
+public static class RollStage
+{
+    public static RollSheet Judge(RollSpec spec, Piece rolled, int effectiveLeaves, FlourMix mix, DoughSpec dough)
+    {
+        var back = Round.Springback(mix, dough.FatShare, spec.Rest);
+        var films = rolled.Contacts.Select(c => c.Coat.Film).Where(f => f.Value > 0).ToList();
+        return new(
+            rolled.Outline,
+            rolled.Length,
+            rolled.Width,
+            Round.RollPast(spec.Diameter, back),
+            Percent.FromFraction(back),
+            rolled.Thickness,
+            new(rolled.Leaves.Sum(l => l.Value) / effectiveLeaves),
+            rolled.Leaves.MinBy(l => l.Value),
+            films.Count > 0 ? films.MinBy(f => f.Value) : null,
+            films.Count > 0 ? films.MaxBy(f => f.Value) : null);
+    }
+}

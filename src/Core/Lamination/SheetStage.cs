@@ -1,0 +1,46 @@
+namespace Ystrata.Core;
+
+/// <param name="Thickness">Dough only.</param>
+/// <param name="Thinnest">What this flour, feel and rest still bear.</param>
+/// <param name="ThinnestAcross">The diameter at which the ball gets that thin.</param>
+/// <param name="Film">Fat on the upper face.</param>
+/// <param name="Dust">Flour on the upper face.</param>
+/// <param name="MostFat">Fat the face holds before it runs.</param>
+public sealed record FirstSheet(
+    Millimetres Diameter,
+    SquareCentimetres Area,
+    Millimetres Thickness,
+    Millimetres Thinnest,
+    Millimetres ThinnestAcross,
+    Micrometres Film,
+    Load Dust,
+    Grams MostFat);
+
+/// <summary>Stage 4: the ball rolled thin, fat and flour laid on it.</summary>
+public static class SheetStage
+{
+    /// <summary>A film thicker than this runs out at the first fold (empirical).</summary>
+    public static readonly Micrometres HoldsFilm = new(200);
+
+    public static (FirstSheet Sheet, Piece Piece) Work(SheetSpec spec, Grams ball, FlourMix mix, DoughSheet dough, Larder larder)
+    {
+        var bare = Piece.Sheet(ball, spec.Diameter);
+        var piece = bare
+            .Coated(Folding.FatCoat(spec.FatMass, larder[spec.Fat], bare.Area))
+            .Coated(new(default, default, Load.From(spec.DustMass, bare.Area)));
+        var overMedium = dough.FeelHydration - mix.Absorption;
+        var thinnest = mix.ThinnestSheet(overMedium, spec.Rest);
+
+        return (
+            new(
+                spec.Diameter,
+                bare.Area,
+                bare.Leaves[0],
+                thinnest,
+                Round.DiameterOf(ball, thinnest),
+                piece.Top.Film,
+                piece.Top.Dust,
+                Folding.FatFor(HoldsFilm, larder[spec.Fat], bare.Area)),
+            piece);
+    }
+}

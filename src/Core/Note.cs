@@ -1,0 +1,76 @@
+namespace Ystrata.Core;
+
+public enum Stage
+{
+    Dough,
+    Balls,
+    Sheet,
+    Fold,
+    Roll,
+    Pan,
+}
+
+/// <summary>How a note is meant.</summary>
+public enum Weight
+{
+    /// <summary>As it should be.</summary>
+    Right,
+
+    /// <summary>Worth knowing.</summary>
+    Watch,
+
+    /// <summary>Will go wrong.</summary>
+    Wrong,
+
+    /// <summary>Can hurt someone.</summary>
+    Caution,
+}
+
+public enum NoteCode
+{
+    DoughOnTarget,
+    DoughStiff,
+    DoughFirmSide,
+    DoughSoftSide,
+    DoughSticky,
+    DoughBatter,
+    SaltLow,
+    SaltHigh,
+    RawEgg,
+    ThickRound,
+    SheetTooThin,
+    SheetTooThick,
+    ShortRest,
+    FatRunsOut,
+    AllOpen,
+    FusedContacts,
+    PatchyFat,
+    TooMuchFat,
+    RingsFused,
+    LeafSmeared,
+    LeafBready,
+    DustHeavy,
+    AlreadyBigger,
+    SpringsBack,
+    PanSmokes,
+    PanNearSmoke,
+    PanTooCool,
+    PanFatThin,
+    PanFatPools,
+    FirstEstimate,
+    HotFat,
+    Steam,
+}
+
+/// <summary>A number with its name in the note and its unit.</summary>
+public sealed record Quantity(string Name, double Value, string Unit)
+{
+    public static Quantity Of<T>(string name, T value)
+        where T : struct, IMeasure<T> => new(name, value.Value, T.Unit);
+
+    public static Quantity Count(string name, int value) => new(name, value, "");
+}
+
+/// <summary>Something to know about the batch: a code and its quantities. The words are the interface's.</summary>
+/// <param name="Item">The larder id it speaks of, if any.</param>
+public sealed record Note(NoteCode Code, Stage Stage, Weight Weight, IReadOnlyList<Quantity> Quantities, string? Item = null);

@@ -1,0 +1,1 @@
+public class P { public static void Main(){} }

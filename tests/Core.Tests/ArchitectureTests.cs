@@ -1,0 +1,36 @@
+using System.Reflection;
+
+namespace Ystrata.Core.Tests;
+
+public class ArchitectureTests
+{
+    private static readonly Assembly Core = typeof(Planner).Assembly;
+
+    [Fact]
+    public void Core_stands_on_the_framework_alone() =>
+        Assert.All(
+            Core.GetReferencedAssemblies(),
+            a => Assert.True(a.Name!.StartsWith("System.", StringComparison.Ordinal) || a.Name == "netstandard", a.FullName));
+
+    [Fact]
+    public void Core_opens_no_file_no_socket_and_no_clock()
+    {
+        string[] outside = ["System.Net", "System.IO.FileSystem", "System.Console", "System.Diagnostics.Process", "System.Threading"];
+
+        Assert.DoesNotContain(Core.GetReferencedAssemblies(), a => outside.Any(o => a.Name!.StartsWith(o, StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public void No_public_figure_of_a_sheet_is_a_bare_mass_length_or_temperature()
+    {
+        // Ratios, counts and shares may be plain numbers; anything with a unit is a measure.
+        string[] plain = ["Parts", "Springback", "White", "Weak", "PanTime", "KcalPer100G", "Rings", "Value", "Given", "Least", "Most"];
+        var bare = Core.GetExportedTypes()
+            .Where(t => !t.GetInterfaces().Any(i => i.IsGenericType && i.GetGenericTypeDefinition() == typeof(IMeasure<>)))
+            .SelectMany(t => t.GetProperties())
+            .Where(p => (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) == typeof(double) && !plain.Contains(p.Name))
+            .Select(p => $"{p.DeclaringType!.Name}.{p.Name}");
+
+        Assert.Empty(bare);
+    }
+}

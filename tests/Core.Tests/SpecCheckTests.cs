@@ -1,0 +1,101 @@
+namespace Ystrata.Core.Tests;
+
+public class SpecCheckTests
+{
+    private static Refusal The(BatchSpec spec) => Assert.Single(SpecCheck.Check(spec, Breads.Larder));
+
+    private static BatchSpec With(Func<DoughSpec, DoughSpec> change)
+    {
+        var white = Breads.White();
+        return white with { Dough = change(white.Dough) };
+    }
+
+    [Fact]
+    public void A_usual_batch_is_taken() => Assert.Empty(SpecCheck.Check(Breads.White(Breads.MatRoll, Breads.Coil), Breads.Larder));
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(-3)]
+    [InlineData(501)]
+    public void Pieces_go_from_1_to_500(int pieces)
+    {
+        var refusal = The(With(d => d with { Pieces = pieces }));
+
+        Assert.Equal(("dough.pieces", RefusalCode.OutOfRange, (double?)pieces, (double?)1, (double?)500),
+            (refusal.Field, refusal.Code, refusal.Given, refusal.Least, refusal.Most));
+    }
+
+    [Theory]
+    [InlineData(double.NaN)]
+    [InlineData(double.PositiveInfinity)]
+    public void A_figure_has_to_be_a_number(double mass)
+    {
+        var white = Breads.White();
+        Assert.Equal(RefusalCode.NotANumber, The(white with { Balls = white.Balls with { Mass = new(mass) } }).Code);
+    }
+
+    [Fact]
+    public void An_unknown_flour_is_named()
+    {
+        var refusal = The(With(d => d with { Flours = [new("flour-white", 1), new("sawdust", 1)] }));
+
+        Assert.Equal(("dough.flours[1].id", RefusalCode.UnknownIngredient, "sawdust"), (refusal.Field, refusal.Code, refusal.Item));
+    }
+
+    [Fact]
+    public void Ghee_is_no_flour() => Assert.Equal(RefusalCode.WrongKind, The(With(d => d with { Flours = [new("ghee", 1)] })).Code);
+
+    [Fact]
+    public void A_dough_needs_flour() => Assert.Equal("dough.flours", The(With(d => d with { Flours = [] })).Field);
+
+    [Fact]
+    public void Two_hundred_fold_steps_are_too_many()
+    {
+        var refusal = The(Breads.White([.. Enumerable.Repeat(Breads.Half, 200)]));
+
+        Assert.Equal(("fold.steps", RefusalCode.TooMany, (double?)200, (double?)24), (refusal.Field, refusal.Code, refusal.Given, refusal.Most));
+    }
+
+    [Fact]
+    public void A_program_of_millions_of_leaves_stops_at_the_step_that_passes_1024()
+    {
+        var refusal = The(Breads.White([.. Enumerable.Repeat(Breads.Letter, 24)]));
+
+        Assert.Equal(("fold.steps[6]", RefusalCode.TooManyLeaves, (double?)2187), (refusal.Field, refusal.Code, refusal.Given));
+    }
+
+    [Fact]
+    public void A_coil_is_wound_from_a_rope() => Assert.Equal(RefusalCode.NeedsRope, The(Breads.White(Breads.Letter, Breads.Coil)).Code);
+
+    [Fact]
+    public void Butter_cannot_bring_more_water_than_the_dough_has() =>
+        Assert.Equal(RefusalCode.TooMuchWaterCarried, The(With(d => d with { Hydration = new(20), Fat = "butter", FatShare = new(60), Additions = [new("fenugreek-leaf", new(60))] })).Code);
+
+    [Fact]
+    public void Salted_butter_cannot_bring_more_salt_than_wanted() =>
+        Assert.Equal(RefusalCode.TooMuchSaltCarried, The(With(d => d with { Salt = new(0), Fat = "butter-salted", FatShare = new(20) })).Code);
+
+    [Fact]
+    public void A_round_that_makes_no_ball_is_refused_by_its_mass()
+    {
+        var white = Breads.White();
+        var refusal = The(white with { Balls = new(BallBy.Thickness, new(80), new(25)), Roll = white.Roll with { Diameter = new(600) } });
+
+        Assert.Equal(("balls.thickness", "g"), (refusal.Field, refusal.Unit));
+    }
+
+    [Fact]
+    public void Each_step_answers_for_its_own_figures()
+    {
+        var refusals = SpecCheck.Check(
+            Breads.White(new BrushStep("water", new(-1)), new DustStep("flour-white", new(900)), new RollStep(new(5)), new AccordionStep(1)), Breads.Larder);
+
+        Assert.Equal(["fold.steps[0].mass", "fold.steps[0].fat", "fold.steps[1].mass", "fold.steps[2].diameter", "fold.steps[3].pleats"], refusals.Select(r => r.Field));
+    }
+
+    [Fact]
+    public void A_refused_spec_is_never_planned() => Assert.Throws<ArgumentException>(() => Breads.Plan(With(d => d with { Pieces = 0 })));
+
+    [Fact]
+    public void Planning_twice_gives_the_same_sheet() => Assert.Equivalent(Breads.Plan(Breads.Letter), Breads.Plan(Breads.Letter), strict: true);
+}
