@@ -1,7 +1,17 @@
 namespace Ystrata.Core;
 
 /// <summary>What the cook decided, stage by stage. Everything else follows from it through <see cref="Planner"/>.</summary>
-public sealed record BatchSpec(DoughSpec Dough, BallsSpec Balls, SheetSpec Sheet, FoldSpec Fold, RollSpec Roll, PanSpec Pan);
+public sealed record BatchSpec(DoughSpec Dough, BallsSpec Balls, SheetSpec Sheet, FoldSpec Fold, RollSpec Roll, PanSpec Pan)
+{
+    /// <summary>What a new bread starts from: a plain white round, unfolded.</summary>
+    public static BatchSpec Plain { get; } = new(
+        new(8, [new("flour-white", 100)], Feel.Medium, new(58), "water", "ghee", new(3), new(1.8), []),
+        new(BallBy.Mass, new(80), new(2.7)),
+        new(new(180), new(30), "ghee", new(0), "flour-white", new(0)),
+        new([]),
+        new(new(180), new(10)),
+        new(new(210), "ghee", new(2.5), Colour.Gold));
+}
 
 /// <summary>How the dough should feel; it moves the water this flour wants.</summary>
 public enum Feel

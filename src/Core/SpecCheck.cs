@@ -14,6 +14,7 @@ public enum RefusalCode
     TooMuchLiquid,
     TooMuchSaltCarried,
     TooLong,
+    Unreadable,
 }
 
 /// <summary>Why a figure is not taken: the field, what was given and what is allowed. The words are the interface's.</summary>

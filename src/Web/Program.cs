@@ -1,1 +1,68 @@
-public class P { public static void Main(){} }
+using Serilog;
+using Serilog.Events;
+using Ystrata.Core;
+using Ystrata.Store;
+using Ystrata.Web;
+using Ystrata.Web.Demo;
+using Ystrata.Web.Endpoints;
+
+var builder = WebApplication.CreateBuilder(args);
+builder.Services.AddSerilog(log => log
+    .MinimumLevel.Warning()
+    .MinimumLevel.Override("Microsoft.Hosting.Lifetime", LogEventLevel.Warning)
+    .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+builder.WebHost.ConfigureKestrel(o =>
+{
+    o.AddServerHeader = false;
+    o.Limits.MaxRequestBodySize = Problems.MostBodyBytes;
+});
+builder.Services.ConfigureHttpJsonOptions(o => SpecJson.Configure(o.SerializerOptions));
+builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
+builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = Problems.Customize);
+builder.Services.AddExceptionHandler<Problems>();
+builder.Services.AddOpenApi(o => o
+    .AddSchemaTransformer<MeasureSchemas>()
+    .AddDocumentTransformer((document, _, _) =>
+    {
+        // The description is committed beside the types made from it, so nothing of this machine may stand in it.
+        document.Info.Title = "Ystrata";
+        document.Servers?.Clear();
+        return Task.CompletedTask;
+    }));
+builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton(Larder.Shipped);
+builder.Services.AddSingleton(Kitchen.Open(Path.Combine(builder.Configuration["data"] ?? "data", "ystrata.db")));
+builder.Services.AddSingleton<Breads>();
+builder.Services.AddSingleton<Batches>();
+builder.Services.AddSingleton<Logbook>();
+builder.Services.AddSingleton<MarrowQuay>();
+
+var app = builder.Build();
+if (builder.Configuration.GetValue<bool>("demo"))
+{
+    app.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+}
+
+app.UseMiddleware<Headers>();
+app.UseExceptionHandler();
+app.UseStatusCodePages();
+app.UseDefaultFiles();
+app.UseRouting();
+
+app.MapStaticAssets();
+app.MapOpenApi();
+app.MapGet("/healthz", (Kitchen kitchen) => kitchen.Answers() ? Results.Text("well") : Results.StatusCode(503)).ExcludeFromDescription();
+
+var api = app.MapGroup("/api").ProducesKitchenProblem();
+api.MapGroup("/plan").WithTags("Plan").MapPlan();
+api.MapGroup("/larder").WithTags("Larder").MapLarder();
+api.MapGroup("/breads").WithTags("Breads").MapBreads();
+api.MapGroup("/batches").WithTags("Batches").MapBatches();
+api.MapGroup("/log").WithTags("Log").MapLog();
+
+app.Start();
+Console.WriteLine($"Ystrata is at {app.Urls.First()}");
+app.WaitForShutdown();
+
+/// <summary>Named so that the tests can start the same program.</summary>
+public partial class Program;

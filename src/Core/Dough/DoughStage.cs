@@ -47,6 +47,9 @@ public static class DoughStage
 
     private const double StiffBelow = -8, OnTargetWithin = 3, StickyAbove = 8, BatterFrom = 150;
 
+    /// <summary>The salt that is added to make up the share wanted.</summary>
+    public const string SaltId = "salt-fine";
+
     private static readonly Grams LeastLoss = new(5);
 
     public static DoughSheet Work(DoughSpec spec, Grams ball, FlourMix mix, Larder larder, Learned learned)
@@ -151,8 +154,6 @@ public static class DoughStage
 
         return shares;
     }
-
-    private const string SaltId = "salt-fine";
 
     private static DoughFeel Judge(double hydration, double gap) => hydration > BatterFrom
         ? DoughFeel.Batter

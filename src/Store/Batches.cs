@@ -1,0 +1,69 @@
+using Dapper;
+using Ystrata.Core;
+
+namespace Ystrata.Store;
+
+/// <summary>One batch: the decisions taken for one cooking, and the bread it came from.</summary>
+/// <param name="MadeFor">When it is, or was, for the table.</param>
+public sealed record Batch(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, DateTimeOffset ChangedAt);
+
+public sealed class Batches(Kitchen kitchen)
+{
+    private const string Columns = "id Id, bread_id BreadId, name Name, spec Spec, made_for MadeFor, changed_at ChangedAt";
+
+    /// <summary>The newest batches first.</summary>
+    public IReadOnlyList<Batch> Latest(int most)
+    {
+        using var db = kitchen.Connect();
+        return
+        [
+            .. db.Query<Row>(
+                $"select {Columns} from batch where deleted_at is null order by changed_at desc, id limit @most",
+                new { most }).Select(r => r.ToBatch()),
+        ];
+    }
+
+    public Batch? Find(Guid id)
+    {
+        using var db = kitchen.Connect();
+        return db.QuerySingleOrDefault<Row>($"select {Columns} from batch where id = @id and deleted_at is null", new { id = id.ToString() })?.ToBatch();
+    }
+
+    public void Add(Batch batch)
+    {
+        using var db = kitchen.Connect();
+        db.Execute(
+            """
+            insert into batch (id, bread_id, name, spec, made_for, changed_at)
+            values (@Id, @BreadId, @Name, @Spec, @MadeFor, @ChangedAt)
+            """,
+            Row.Of(batch));
+    }
+
+    /// <returns>False when there is no such batch.</returns>
+    public bool Change(Batch batch)
+    {
+        using var db = kitchen.Connect();
+        return db.Execute(
+            """
+            update batch set bread_id = @BreadId, name = @Name, spec = @Spec, made_for = @MadeFor, changed_at = @ChangedAt
+            where id = @Id and deleted_at is null
+            """,
+            Row.Of(batch)) == 1;
+    }
+
+    /// <returns>False when there is no such batch.</returns>
+    public bool Delete(Guid id, DateTimeOffset at) => Trash.Put(kitchen, "batch", id, at);
+
+    /// <returns>False when no such batch was deleted.</returns>
+    public bool Restore(Guid id) => Trash.TakeBack(kitchen, "batch", id);
+
+    private sealed record Row(string Id, string? BreadId, string Name, string Spec, string MadeFor, string ChangedAt)
+    {
+        public static Row Of(Batch b) => new(
+            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt));
+
+        public Batch ToBatch() => new(
+            Guid.Parse(Id), BreadId is null ? null : Guid.Parse(BreadId), Name, SpecJson.Read(Spec), Kitchen.Unstamp(MadeFor), Kitchen.Unstamp(ChangedAt));
+    }
+}

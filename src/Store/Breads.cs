@@ -1,0 +1,68 @@
+using Dapper;
+using Ystrata.Core;
+
+namespace Ystrata.Store;
+
+/// <summary>A bread on the shelf: a name and the decisions a batch of it starts from.</summary>
+public sealed record Bread(Guid Id, string Name, string About, BatchSpec Spec, DateTimeOffset ChangedAt);
+
+public sealed class Breads(Kitchen kitchen)
+{
+    private const string Columns = "id Id, name Name, about About, spec Spec, changed_at ChangedAt";
+
+    public IReadOnlyList<Bread> All()
+    {
+        using var db = kitchen.Connect();
+        return [.. db.Query<Row>($"select {Columns} from bread where deleted_at is null order by name collate nocase, id").Select(r => r.ToBread())];
+    }
+
+    public Bread? Find(Guid id)
+    {
+        using var db = kitchen.Connect();
+        return db.QuerySingleOrDefault<Row>($"select {Columns} from bread where id = @id and deleted_at is null", new { id = id.ToString() })?.ToBread();
+    }
+
+    /// <summary>True for every bread there ever was, deleted or not.</summary>
+    public bool Known(Guid id)
+    {
+        using var db = kitchen.Connect();
+        return db.ExecuteScalar<bool>("select exists (select 1 from bread where id = @id)", new { id = id.ToString() });
+    }
+
+    /// <summary>True when nothing has ever been kept here.</summary>
+    public bool NeverUsed()
+    {
+        using var db = kitchen.Connect();
+        return !db.ExecuteScalar<bool>("select exists (select 1 from bread) or exists (select 1 from batch)");
+    }
+
+    public void Add(Bread bread)
+    {
+        using var db = kitchen.Connect();
+        db.Execute(
+            "insert into bread (id, name, about, spec, changed_at) values (@Id, @Name, @About, @Spec, @ChangedAt)",
+            Row.Of(bread));
+    }
+
+    /// <returns>False when there is no such bread.</returns>
+    public bool Change(Bread bread)
+    {
+        using var db = kitchen.Connect();
+        return db.Execute(
+            "update bread set name = @Name, about = @About, spec = @Spec, changed_at = @ChangedAt where id = @Id and deleted_at is null",
+            Row.Of(bread)) == 1;
+    }
+
+    /// <returns>False when there is no such bread.</returns>
+    public bool Delete(Guid id, DateTimeOffset at) => Trash.Put(kitchen, "bread", id, at);
+
+    /// <returns>False when no such bread was deleted.</returns>
+    public bool Restore(Guid id) => Trash.TakeBack(kitchen, "bread", id);
+
+    private sealed record Row(string Id, string Name, string About, string Spec, string ChangedAt)
+    {
+        public static Row Of(Bread b) => new(b.Id.ToString(), b.Name, b.About, SpecJson.Write(b.Spec), Kitchen.Stamp(b.ChangedAt));
+
+        public Bread ToBread() => new(Guid.Parse(Id), Name, About, SpecJson.Read(Spec), Kitchen.Unstamp(ChangedAt));
+    }
+}

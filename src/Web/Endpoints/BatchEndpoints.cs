@@ -1,0 +1,59 @@
+using Ystrata.Core;
+using Ystrata.Store;
+
+namespace Ystrata.Web.Endpoints;
+
+public static class BatchEndpoints
+{
+    public static void MapBatches(this RouteGroupBuilder batches)
+    {
+        batches.MapGet("", Latest).WithName("batches").WithSummary("The batches changed last, newest first.");
+        batches.MapPost("", Add).WithName("addBatch").Produces<BatchView>(201);
+        batches.MapGet("{id:guid}", Find).WithName("batch").Produces<BatchView>();
+        batches.MapPut("{id:guid}", Change).WithName("changeBatch").Produces<BatchView>();
+        batches.MapDelete("{id:guid}", Delete).WithName("deleteBatch").Produces(204);
+        batches.MapPost("{id:guid}/restore", Restore).WithName("restoreBatch").Produces(204).WithSummary("Takes a delete back.");
+    }
+
+    private static IEnumerable<BatchView> Latest(Batches batches) => batches.Latest(Common.MostListed).Select(BatchView.Of);
+
+    private static IResult Find(Guid id, Batches batches) => Common.Found(batches.Find(id) is { } b ? BatchView.Of(b) : null);
+
+    private static IResult Add(BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)
+    {
+        if (Problems.From(Check(body, breads, larder)) is { } problem)
+        {
+            return problem;
+        }
+
+        var batch = ToBatch(Guid.CreateVersion7(), body, clock);
+        batches.Add(batch);
+        return Results.Created($"/api/batches/{batch.Id}", BatchView.Of(batch));
+    }
+
+    private static IResult Change(Guid id, BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)
+    {
+        if (Problems.From(Check(body, breads, larder)) is { } problem)
+        {
+            return problem;
+        }
+
+        var batch = ToBatch(id, body, clock);
+        return Common.Found(batches.Change(batch) ? BatchView.Of(batch) : null);
+    }
+
+    private static IResult Delete(Guid id, Batches batches, TimeProvider clock) => Common.Done(batches.Delete(id, clock.GetUtcNow()));
+
+    private static IResult Restore(Guid id, Batches batches) => Common.Done(batches.Restore(id));
+
+    private static Batch ToBatch(Guid id, BatchBody body, TimeProvider clock) =>
+        new(id, body.BreadId, body.Name.Trim(), body.Spec, body.MadeFor, clock.GetUtcNow());
+
+    // A bread that was deleted meanwhile still stands behind its batches; one that never was does not.
+    private static List<Refusal> Check(BatchBody body, Breads breads, Larder larder) =>
+    [
+        .. Common.CheckName(body.Name),
+        .. body.BreadId is { } id && !breads.Known(id) ? [new Refusal("breadId", RefusalCode.Missing)] : Array.Empty<Refusal>(),
+        .. Common.CheckSpec(body.Spec, larder),
+    ];
+}

@@ -1,0 +1,58 @@
+using Ystrata.Core;
+using Ystrata.Store;
+
+namespace Ystrata.Web.Endpoints;
+
+public static class BreadEndpoints
+{
+    public static void MapBreads(this RouteGroupBuilder breads)
+    {
+        breads.MapGet("", All).WithName("breads");
+        breads.MapPost("", Add).WithName("addBread").Produces<BreadView>(201);
+        breads.MapGet("{id:guid}", Find).WithName("bread").Produces<BreadView>();
+        breads.MapPut("{id:guid}", Change).WithName("changeBread").Produces<BreadView>();
+        breads.MapDelete("{id:guid}", Delete).WithName("deleteBread").Produces(204);
+        breads.MapPost("{id:guid}/restore", Restore).WithName("restoreBread").Produces(204).WithSummary("Takes a delete back.");
+    }
+
+    private static IEnumerable<BreadView> All(Breads breads, Larder larder) => breads.All().Select(b => BreadView.Of(b, larder));
+
+    private static IResult Find(Guid id, Breads breads, Larder larder) =>
+        Common.Found(breads.Find(id) is { } b ? BreadView.Of(b, larder) : null);
+
+    private static IResult Add(BreadBody body, Breads breads, Larder larder, TimeProvider clock)
+    {
+        if (Problems.From(Check(body, larder)) is { } problem)
+        {
+            return problem;
+        }
+
+        var bread = ToBread(Guid.CreateVersion7(), body, clock);
+        breads.Add(bread);
+        return Results.Created($"/api/breads/{bread.Id}", BreadView.Of(bread, larder));
+    }
+
+    private static IResult Change(Guid id, BreadBody body, Breads breads, Larder larder, TimeProvider clock)
+    {
+        if (Problems.From(Check(body, larder)) is { } problem)
+        {
+            return problem;
+        }
+
+        var bread = ToBread(id, body, clock);
+        return Common.Found(breads.Change(bread) ? BreadView.Of(bread, larder) : null);
+    }
+
+    private static IResult Delete(Guid id, Breads breads, TimeProvider clock) => Common.Done(breads.Delete(id, clock.GetUtcNow()));
+
+    private static IResult Restore(Guid id, Breads breads) => Common.Done(breads.Restore(id));
+
+    private static Bread ToBread(Guid id, BreadBody body, TimeProvider clock) => new(id, body.Name.Trim(), body.About.Trim(), body.Spec, clock.GetUtcNow());
+
+    private static List<Refusal> Check(BreadBody body, Larder larder) =>
+    [
+        .. Common.CheckName(body.Name),
+        .. Common.CheckText("about", body.About, 0, Common.LongestAbout),
+        .. Common.CheckSpec(body.Spec, larder),
+    ];
+}

@@ -1,0 +1,41 @@
+using Ystrata.Core;
+
+namespace Ystrata.Web.Endpoints;
+
+internal static class Common
+{
+    public const int LongestName = 80;
+    public const int LongestAbout = 400;
+
+    /// <summary>Lists never grow without end; the log's own paging comes with its filters.</summary>
+    public const int MostListed = 500;
+
+    public static RouteGroupBuilder ProducesKitchenProblem(this RouteGroupBuilder group)
+    {
+        group.ProducesProblem(404);
+        group.WithMetadata(new ProducesResponseTypeMetadata(400, typeof(KitchenProblem), ["application/problem+json"]));
+        return group;
+    }
+
+    public static IEnumerable<Refusal> CheckName(string name) => CheckText("name", name, 1, LongestName);
+
+    public static IEnumerable<Refusal> CheckText(string field, string text, int least, int most)
+    {
+        if (text.Trim().Length < least)
+        {
+            yield return new(field, RefusalCode.Missing);
+        }
+        else if (text.Length > most)
+        {
+            yield return new(field, RefusalCode.TooLong, text.Length, least, most);
+        }
+    }
+
+    /// <summary>The refusals of a spec that lies inside a body.</summary>
+    public static IEnumerable<Refusal> CheckSpec(BatchSpec spec, Larder larder) =>
+        SpecCheck.Check(spec, larder).Select(r => r with { Field = $"spec.{r.Field}" });
+
+    public static IResult Found<T>(T? thing) => thing is null ? Results.NotFound() : Results.Ok(thing);
+
+    public static IResult Done(bool done) => done ? Results.NoContent() : Results.NotFound();
+}

@@ -1,0 +1,12 @@
+using Ystrata.Core;
+
+namespace Ystrata.Web.Endpoints;
+
+public static class PlanEndpoints
+{
+    public static void MapPlan(this RouteGroupBuilder plan) =>
+        plan.MapPost("", Plan).WithName("plan").Produces<BatchSheet>().WithSummary("Works a batch out; keeps nothing.");
+
+    private static IResult Plan(BatchSpec spec, Larder larder) =>
+        Problems.From(SpecCheck.Check(spec, larder)) ?? Results.Ok(Planner.Plan(spec, larder, Learned.Nothing));
+}

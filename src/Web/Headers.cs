@@ -1,0 +1,53 @@
+namespace Ystrata.Web;
+
+/// <summary>The headers every answer carries, and the door closed to other sites' pages.</summary>
+public sealed class Headers(RequestDelegate next)
+{
+    // Bits UI places floating things with style attributes; scripts and style sheets come from files only.
+    private const string ContentSecurityPolicy =
+        "default-src 'self'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' data:; "
+        + "font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    public Task InvokeAsync(HttpContext context)
+    {
+        // At the last moment, since an error answer starts again with no headers.
+        context.Response.OnStarting(() =>
+        {
+            Set(context);
+            return Task.CompletedTask;
+        });
+
+        if (FromAnotherSite(context.Request))
+        {
+            context.Response.StatusCode = StatusCodes.Status403Forbidden;
+            return Task.CompletedTask;
+        }
+
+        return next(context);
+    }
+
+    private static void Set(HttpContext context)
+    {
+        var headers = context.Response.Headers;
+        headers.ContentSecurityPolicy = ContentSecurityPolicy;
+        headers.XContentTypeOptions = "nosniff";
+        headers["Referrer-Policy"] = "no-referrer";
+        headers["Cross-Origin-Opener-Policy"] = "same-origin";
+        headers["Permissions-Policy"] = "camera=(), microphone=(), geolocation=()";
+
+        if (context.Request.Path.StartsWithSegments("/api"))
+        {
+            headers.CacheControl = "no-store";
+        }
+        else if (context.Request.Path.StartsWithSegments("/assets") && context.Response.StatusCode is (200 or 304))
+        {
+            // Vite names these files by their contents.
+            headers.CacheControl = "public, max-age=31536000, immutable";
+        }
+    }
+
+    // A page of another site may not write here through the cook's browser.
+    private static bool FromAnotherSite(HttpRequest request) =>
+        !HttpMethods.IsGet(request.Method) && !HttpMethods.IsHead(request.Method)
+        && request.Headers["Sec-Fetch-Site"].ToString() is "cross-site" or "same-site";
+}

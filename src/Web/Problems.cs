@@ -1,0 +1,85 @@
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Mvc;
+using Ystrata.Core;
+
+namespace Ystrata.Web;
+
+/// <summary>A ProblemDetails that names every field, what was given and what is allowed.</summary>
+public sealed class KitchenProblem : ProblemDetails
+{
+    public IReadOnlyList<Refusal> Refusals { get; init; } = [];
+}
+
+/// <summary>Turns refusals and unreadable bodies into answers.</summary>
+public sealed partial class Problems : IExceptionHandler
+{
+    public const long MostBodyBytes = 1_000_000;
+
+    private const string ContentType = "application/problem+json";
+
+    /// <summary>400 with the refusals, or nothing when there are none.</summary>
+    public static IResult? From(IReadOnlyList<Refusal> refusals) => refusals.Count == 0 ? null : Results.Json(Describe(refusals), contentType: ContentType, statusCode: 400);
+
+    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    {
+        if (exception is not BadHttpRequestException bad)
+        {
+            return false;
+        }
+
+        var problem = Describe(bad.InnerException is JsonException json ? [Read(json)] : [new("", RefusalCode.Unreadable)], bad.StatusCode);
+        httpContext.Response.StatusCode = problem.Status!.Value;
+        await httpContext.Response.WriteAsJsonAsync(problem, options: null, ContentType, cancellationToken);
+        return true;
+    }
+
+    /// <summary>Kitchen words for the answers the framework gives by itself.</summary>
+    public static void Customize(ProblemDetailsContext context) => context.ProblemDetails.Detail ??= context.ProblemDetails.Status switch
+    {
+        404 => "There is nothing here by that name. It may have been deleted.",
+        413 => $"One request may bring {MostBodyBytes / 1_000_000} MB at most.",
+        415 => "Send JSON.",
+        _ => null,
+    };
+
+    private static KitchenProblem Describe(IReadOnlyList<Refusal> refusals, int status = 400) => new()
+    {
+        Status = status,
+        Title = "Not taken",
+        Detail = string.Join(" ", refusals.Select(RefusalWords.Say)),
+        Refusals = refusals,
+    };
+
+    // The reader says where it stopped ($.spec.dough.pieces) and, for what is missing, names it in quotes.
+    private static Refusal Read(JsonException json)
+    {
+        if (json.InnerException is JsonException)
+        {
+            // The text itself is broken, not one of its figures.
+            return new("", RefusalCode.Unreadable, json.LineNumber + 1);
+        }
+
+        var field = (json.Path ?? "").TrimStart('$', '.');
+        if (Missing().Match(json.Message) is { Success: true } missing)
+        {
+            return new(field.Length == 0 ? missing.Groups[1].Value : $"{field}.{missing.Groups[1].Value}", RefusalCode.Missing);
+        }
+
+        var inSpec = Wrapped().Replace(field, "");
+        var limit = SpecCheck.Limits.Concat(LogCheck.Limits).FirstOrDefault(l => l.Field == Indices().Replace(inSpec, "[]"));
+        return limit is null
+            ? new(field, RefusalCode.Unreadable)
+            : new(field, RefusalCode.NotANumber, null, limit.Least, limit.Most, limit.Unit);
+    }
+
+    [GeneratedRegex(@"missing required properties including: '([^']+)'")]
+    private static partial Regex Missing();
+
+    [GeneratedRegex(@"^(spec|outcome)\.")]
+    private static partial Regex Wrapped();
+
+    [GeneratedRegex(@"\[\d+\]")]
+    private static partial Regex Indices();
+}

@@ -1,0 +1,35 @@
+using System.Globalization;
+using Ystrata.Core;
+
+namespace Ystrata.Web;
+
+/// <summary>A refusal in a sentence, for whoever calls the endpoints by hand; the interface words the codes itself.</summary>
+public static class RefusalWords
+{
+    public static string Say(Refusal r)
+    {
+        var given = r.Given is { } g ? $"{Number(g)} {r.Unit}".TrimEnd() : "that";
+        return r.Code switch
+        {
+            RefusalCode.OutOfRange => $"{r.Field}: {given} is not taken, {Range(r)}.",
+            RefusalCode.NotANumber => $"{r.Field}: give {(r.Unit.Length == 0 && !r.Field.EndsWith("parts", StringComparison.Ordinal) ? "a whole number" : "a number")}, {Range(r)}.",
+            RefusalCode.Missing => $"{r.Field} is missing.",
+            RefusalCode.UnknownIngredient => $"{r.Field}: the larder has no '{Short(r.Item)}'.",
+            RefusalCode.WrongKind => $"{r.Field}: {r.Item} cannot go there.",
+            RefusalCode.TooMany => $"{r.Field}: {given} are not taken, {Range(r)}.",
+            RefusalCode.TooManyLeaves => $"{r.Field} would make {given} leaves; Ystrata follows up to {Number(r.Most ?? 0)}.",
+            RefusalCode.NeedsRope => $"{r.Field}: a coil is wound from a rope, so put a mat roll right before it.",
+            RefusalCode.TooMuchWaterCarried => $"{r.Field}: butter and additions already bring more water than {given}; {Number(r.Least ?? 0)} {r.Unit} is the least.",
+            RefusalCode.TooMuchLiquid => $"{r.Field}: {r.Item} is too thick to bring that much water.",
+            RefusalCode.TooMuchSaltCarried => $"{r.Field}: the other ingredients already bring {Number(r.Least ?? 0)} {r.Unit}.",
+            RefusalCode.TooLong => $"{r.Field}: up to {Number(r.Most ?? 0)} letters.",
+            _ => r.Field.Length == 0 ? $"This cannot be read as JSON{(r.Given is { } line ? $", from line {Number(line)} on" : "")}." : $"{r.Field} cannot be read.",
+        };
+    }
+
+    private static string Range(Refusal r) => $"{Number(r.Least ?? 0)} to {Number(r.Most ?? 0)} {r.Unit}".TrimEnd();
+
+    private static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
+
+    private static string Short(string? item) => item is { Length: > 40 } ? item[..40] + "…" : item ?? "";
+}
