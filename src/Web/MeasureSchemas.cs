@@ -11,11 +11,14 @@ public sealed class MeasureSchemas : IOpenApiSchemaTransformer
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
     {
         var type = context.JsonTypeInfo.Type;
-        var measure = Nullable.GetUnderlyingType(type) ?? type;
-        if (MeasureConverterFactory.IsMeasure(measure))
+        if (UnitOf(type) is { } unit)
         {
             schema.Type = JsonSchemaType.Number;
-            schema.Description = (string?)measure.GetProperty("Unit")?.GetValue(null);
+            schema.Description = unit;
+        }
+        else if (context.JsonTypeInfo.ElementType is { } element && UnitOf(element) is { } each)
+        {
+            schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Description = each };
         }
         else if (type.IsSubclassOf(typeof(FoldStep)))
         {
@@ -25,5 +28,11 @@ public sealed class MeasureSchemas : IOpenApiSchemaTransformer
         }
 
         return Task.CompletedTask;
+    }
+
+    private static string? UnitOf(Type type)
+    {
+        var measure = Nullable.GetUnderlyingType(type) ?? type;
+        return MeasureConverterFactory.IsMeasure(measure) ? (string?)measure.GetProperty("Unit")?.GetValue(null) : null;
     }
 }

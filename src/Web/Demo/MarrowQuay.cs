@@ -11,21 +11,21 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Lard
 
     private static readonly DateTimeOffset FirstDay = new(2026, 11, 2, 0, 0, 0, TimeSpan.Zero);
 
-    // Which bread, which day after the first, and what the cook wrote.
-    private static readonly (string Bread, int Day, int Hour, string Note)[] Cookings =
+    // Which bread, which day after the first, how it came out (soft, leaves, colour, taste) and what the cook wrote.
+    private static readonly (string Bread, int Day, int Hour, Judged Judged, string Note)[] Cookings =
     [
-        ("Night-crew squares", 0, 18, "Crew came early, two rounds went out with short rests. Still peeled well."),
-        ("First-ferry squares", 1, 6, "Only one ghee, no time. Middle held together like one leaf."),
-        ("Landing rounds", 2, 12, ""),
-        ("Nigella coils", 4, 17, "Rope stretched too far at one end. Middles a bit hard."),
-        ("Fenugreek triangles", 6, 12, "Oil instead of ghee for the table by the window."),
-        ("Night-crew squares", 8, 18, "Pan 2 ran hot. Turned it down after the sixth."),
-        ("Beet quarters", 9, 12, "Puree was thin, needed flour at the bench."),
-        ("First-ferry squares", 11, 6, "Same as last week. Two leaves weld, nobody minds at six."),
-        ("Nigella coils", 13, 17, "Brushed the back as well. Rings came apart."),
-        ("Landing rounds", 15, 12, "New bag of flour, drinks more."),
-        ("Beet quarters", 17, 12, "Cooked the puree down first. Better."),
-        ("Night-crew squares", 20, 18, "Best so far. 40 min rest, no hurry."),
+        ("Night-crew squares", 0, 18, new(3, 4, 4, 4), "Crew came early, two rounds went out with short rests. Still peeled well."),
+        ("First-ferry squares", 1, 6, new(3, 2, 4, 4), "Only one ghee, no time. Middle held together like one leaf."),
+        ("Landing rounds", 2, 12, new(4, null, 5, 4), ""),
+        ("Nigella coils", 4, 17, new(2, 3, 4, 4), "Rope stretched too far at one end. Middles a bit hard."),
+        ("Fenugreek triangles", 6, 12, new(4, 5, 4, 5), "Oil instead of ghee for the table by the window."),
+        ("Night-crew squares", 8, 18, new(4, 5, 2, 4), "Pan 2 ran hot. Turned it down after the sixth."),
+        ("Beet quarters", 9, 12, new(3, 4, 4, 3), "Puree was thin, needed flour at the bench."),
+        ("First-ferry squares", 11, 6, new(4, 3, 3, 4), "Same as last week. Two leaves weld, nobody minds at six."),
+        ("Nigella coils", 13, 17, new(4, 5, 4, 5), "Brushed the back as well. Rings came apart."),
+        ("Landing rounds", 15, 12, new(2, null, 4, 4), "New bag of flour, drinks more."),
+        ("Beet quarters", 17, 12, new(4, 5, 5, 4), "Cooked the puree down first. Better."),
+        ("Night-crew squares", 20, 18, new(5, 5, 5, 5), "Best so far. 40 min rest, no hurry."),
     ];
 
     /// <summary>Fills a kitchen in which nothing has ever been kept; any other is left alone.</summary>
@@ -43,26 +43,25 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Lard
         }
 
         var random = new Random(Seed);
-        foreach (var (name, day, hour, note) in Cookings)
+        foreach (var (name, day, hour, judged, note) in Cookings)
         {
             var at = FirstDay.AddDays(day).AddHours(hour).AddMinutes(5 * random.Next(0, 7));
             var bread = shelf[name];
             var spec = bread.Spec with { Dough = bread.Spec.Dough with { Pieces = bread.Spec.Dough.Pieces + 2 * random.Next(-2, 3) } };
             var batch = new Batch(Id("batch", day), bread.Id, name, spec, at, at.AddHours(-3));
             batches.Add(batch);
-            log.Add(new(Id("log", day), batch.Id, spec, at, AsCooked(spec, note, random), at.AddHours(1)));
+            log.Add(new(Id("log", day), batch.Id, spec, at, AsCooked(spec, judged, note, random), at.AddHours(1)));
         }
     }
 
-    // What happened lies near the plan: more water than planned, hands that vary, a pan that wanders, judged by the leaves that came apart.
-    private Outcome AsCooked(BatchSpec spec, string note, Random random)
+    // What happened lies near the plan: more water than planned, hands that vary, a pan that wanders.
+    private Outcome AsCooked(BatchSpec spec, Judged judged, string note, Random random)
     {
         var sheet = Planner.Plan(spec, larder, Learned.Nothing);
         var planned = Planned.Of(spec, sheet, larder);
         double Near(double value, double spread, double bias = 0) => value * (1 + bias + spread * (2 * random.NextDouble() - 1));
         Grams Weighed(Grams mass, double spread, double bias = 0) => new(Math.Round(Near(mass.Value, spread, bias)));
         Seconds Timed(Seconds time) => new(5 * Math.Round(Near(time.Value, 0.2, 0.05) / 5));
-        var welded = sheet.Fold.Nominal > 1 ? (double)sheet.Fold.Fused / (sheet.Fold.Nominal - 1) : 0;
 
         return new(
             new(
@@ -73,7 +72,7 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Lard
                 Weighed(planned.Salt, 0.03),
                 Weighed(planned.BallMass, 0.02)),
             new(new(Math.Round(Near(spec.Pan.Temperature.Value, 0.04))), Timed(planned.Sides[0]), Timed(planned.Sides[1]), Timed(planned.Sides[2])),
-            new(random.Next(3, 6), Math.Clamp(5 - (int)Math.Round(8 * welded) - random.Next(0, 2), 1, 5), random.Next(3, 6), random.Next(4, 6)),
+            judged,
             note);
     }
 

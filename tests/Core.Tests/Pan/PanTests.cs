@@ -94,6 +94,6 @@ public class PanTests
     {
         Assert.True(Pan(p => p with { Temperature = new(150) }).Has(NoteCode.PanTooCool));
         var white = Breads.White();
-        Assert.True(Breads.Plan(white with { Balls = white.Balls with { Mass = new(250) } , Sheet = white.Sheet with { Diameter = new(150) } }).Has(NoteCode.ThickRound));
+        Assert.True(Breads.Plan(white with { Balls = white.Balls with { Mass = new(250) }, Sheet = white.Sheet with { Diameter = new(150) } }).Has(NoteCode.ThickRound));
     }
 }

@@ -640,7 +640,7 @@ export interface components {
             salt: components["schemas"]["Grams"];
             ballMass: components["schemas"]["Grams"];
             pan: components["schemas"]["Celsius"];
-            sides: unknown[];
+            sides: number[];
         };
         /** @description One thing to weigh. */
         Portion: {
@@ -716,7 +716,7 @@ export interface components {
             across: components["schemas"]["Millimetres"];
             thickness: components["schemas"]["Millimetres"];
             /** @description Thickness of each leaf. */
-            leaves: unknown[];
+            leaves: number[];
             /** @description Between neighbours: one fewer than leaves. */
             contacts: components["schemas"]["SectionContact"][];
             topFilm: components["schemas"]["Micrometres"];

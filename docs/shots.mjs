@@ -1,0 +1,59 @@
+// Retakes docs/screenshots/ from a fresh demo kitchen: ./ystrata shots
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { chromium } from "@playwright/test";
+import { chromiumFlags, chromiumPath, startServer } from "../tests/ui/server.mjs";
+
+const folder = process.argv[2] ?? join(import.meta.dirname, "screenshots");
+const only = process.argv.slice(3);
+mkdirSync(folder, { recursive: true });
+
+const server = await startServer();
+const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumFlags });
+const wide = { width: 1280, height: 800 };
+const narrow = { width: 390, height: 844 };
+
+/** Opens a bread from the shelf at one of its stages. */
+const stage = (bread, name) => async (page) => {
+  await page.getByRole("button", { name: bread, exact: true }).click();
+  await page.getByRole("tab", { name: name }).click();
+};
+
+const shots = {
+  shelf: [wide, async () => {}],
+  "batch-dough": [wide, stage("Beet quarters", "Dough")],
+  "batch-balls": [wide, stage("Landing rounds", "Balls")],
+  "batch-sheet": [wide, stage("Night-crew squares", "Sheet")],
+  "batch-fold": [
+    wide,
+    async (page) => {
+      await stage("First-ferry squares", "Fold")(page);
+      await page.locator('[data-step="1"]').click();
+    },
+  ],
+  "batch-roll": [wide, stage("Nigella coils", "Roll")],
+  "batch-pan": [wide, stage("Night-crew squares", "Pan")],
+  log: [wide, async (page) => void (await page.goto(`${server.address}/#/log`))],
+  "narrow-shelf": [narrow, async () => {}],
+  "narrow-fold": [narrow, stage("Night-crew squares", "Fold")],
+  "narrow-log": [narrow, async (page) => void (await page.goto(`${server.address}/#/log`))],
+};
+
+for (const [name, [viewport, go]] of Object.entries(shots)) {
+  if (only.length && !only.includes(name)) continue;
+  const context = await browser.newContext({ viewport, reducedMotion: "reduce", timezoneId: "UTC" });
+  const page = await context.newPage();
+  page.on("console", (m) => m.type() === "error" && console.error(`${name}: ${m.text()}`));
+  page.on("pageerror", (e) => console.error(`${name}: ${e.message}`));
+  await page.goto(`${server.address}/#/`);
+  await page.getByTestId("shelf").getByRole("listitem").first().waitFor();
+  await go(page);
+  await page.waitForLoadState("networkidle");
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  await context.close();
+}
+
+await browser.close();
+await server.stop();
+server.clear();

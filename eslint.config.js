@@ -1,0 +1,26 @@
+import js from "@eslint/js";
+import svelte from "eslint-plugin-svelte";
+import globals from "globals";
+import ts from "typescript-eslint";
+
+export default ts.config(
+  {
+    ignores: [
+      "**/node_modules",
+      ".build",
+      "**/bin",
+      "**/obj",
+      "src/Web/wwwroot",
+      "src/ui/src/paraglide",
+      "src/ui/src/api/schema.d.ts",
+      "tests/ui/results",
+    ],
+  },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+  // TypeScript itself knows which names there are.
+  { rules: { "no-undef": "off", "svelte/no-navigation-without-resolve": "off" } },
+  { files: ["**/*.svelte", "**/*.svelte.ts"], languageOptions: { parserOptions: { parser: ts.parser } } },
+);

@@ -1,0 +1,72 @@
+<script lang="ts">
+  import Router, { router } from "svelte-spa-router";
+  import wrap from "svelte-spa-router/wrap";
+  import { larder } from "./api/larder.svelte";
+  import { places, takeKey } from "./keys";
+  import { m } from "./paraglide/messages";
+  import Keys from "./parts/Keys.svelte";
+  import Shelf from "./places/Shelf.svelte";
+  import { toaster } from "./toast.svelte";
+
+  // The shelf comes with the page; the other places follow when they are asked for.
+  const BatchPlace = wrap({ asyncComponent: () => import("./places/Batch.svelte") });
+  const Log = wrap({ asyncComponent: () => import("./places/Log.svelte") });
+  const routes = {
+    "/": Shelf,
+    "/batch": BatchPlace,
+    "/batch/:id": BatchPlace,
+    "/log": Log,
+    "/log/new/:batch": Log,
+    "/log/:id": Log,
+    "*": Shelf,
+  };
+  const names = { "/": m.place_shelf, "/batch": m.place_batch, "/log": m.place_log };
+
+  let keysOpen = $state(false);
+  const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
+  const ready = larder.fetch();
+</script>
+
+<svelte:window onkeydown={(e) => takeKey(e, () => (keysOpen = true))} />
+
+<div class="flex min-h-full flex-col lg:h-full">
+  <header class="flex h-[54px] shrink-0 items-center gap-2 border-b-[2.5px] border-rim bg-enamel px-3 sm:gap-5 sm:px-5">
+    <a href="#/" class="flex items-center gap-2 font-head text-[22px] font-bold tracking-tight" aria-label={m.ystrata_home()}>
+      <img src="/mark.svg" alt="" width="30" height="26" /><span class="max-sm:sr-only">Ystrata</span>
+    </a>
+    <nav class="flex gap-1" aria-label={m.places()}>
+      {#each places as { key, path } (path)}
+        <a
+          href="#{path}"
+          class="flex min-h-11 items-center rounded-[9px] px-3 font-medium aria-[current=page]:bg-rim aria-[current=page]:text-white"
+          aria-current={here(path) ? "page" : undefined}
+          >{names[path]()}<kbd class="ms-1.5 text-[13px] font-semibold opacity-80 max-sm:hidden" aria-hidden="true">{key}</kbd></a
+        >
+      {/each}
+    </nav>
+    <span class="flex-1"></span>
+    <button class="button plain !text-mute" onclick={() => (keysOpen = true)} aria-label={m.keys_title()}>
+      <kbd class="font-head font-bold">?</kbd><span class="max-sm:hidden">{m.keys()}</span>
+    </button>
+  </header>
+  <main class="min-h-0 flex-1">
+    {#await ready then}
+      <Router {routes} />
+    {:catch}
+      <p class="p-8">{m.no_answer()}</p>
+    {/await}
+  </main>
+</div>
+
+<Keys bind:open={keysOpen} />
+
+<div class="pointer-events-none fixed inset-x-0 bottom-4 z-50 grid place-items-center px-4" role="status">
+  {#if toaster.now}
+    <div class="pointer-events-auto flex items-center gap-3 rounded-xl bg-ink px-4 py-1.5 text-white shadow-lg">
+      <span>{toaster.now.text}</span>
+      {#if toaster.now.undo}
+        <button class="min-h-11 px-2 font-head font-bold text-ghee underline" onclick={() => void toaster.undo()}>{m.undo()}</button>
+      {/if}
+    </div>
+  {/if}
+</div>

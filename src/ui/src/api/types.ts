@@ -1,0 +1,26 @@
+import type { components } from "./schema";
+
+type Schemas = components["schemas"];
+export type BatchSpec = Schemas["BatchSpec"];
+export type BatchSheet = Schemas["BatchSheet"];
+export type BatchView = Schemas["BatchView"];
+export type BreadView = Schemas["BreadView"];
+export type Colour = Schemas["Colour"];
+export type ContactState = Schemas["ContactState"];
+export type DoughFeel = Schemas["DoughFeel"];
+export type Feel = Schemas["Feel"];
+export type FoldStep = Schemas["FoldStep"];
+export type Glance = Schemas["Glance"];
+export type Ingredient = Schemas["Ingredient"];
+export type LarderView = Schemas["LarderView"];
+export type Limit = Schemas["Limit"];
+export type LogView = Schemas["LogView"];
+export type Note = Schemas["Note"];
+export type NoteCode = Schemas["NoteCode"];
+export type Outcome = Schemas["Outcome"];
+export type Outline = Schemas["Outline"];
+export type Refusal = Schemas["Refusal"];
+export type RefusalCode = Schemas["RefusalCode"];
+export type Section = Schemas["Section"];
+export type Stage = Schemas["Stage"];
+export type StepKind = FoldStep["kind"];

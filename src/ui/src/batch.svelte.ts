@@ -1,0 +1,172 @@
+import { api, refusalsOf } from "./api/client";
+import type { BatchSheet, BatchSpec, BatchView, BreadView, Refusal, Stage } from "./api/types";
+
+export const stages: Stage[] = ["dough", "balls", "sheet", "fold", "roll", "pan"];
+
+type Keeping = "new" | "changed" | "keeping" | "kept" | "refused" | "unreachable";
+
+/** What a reload or a crash must not lose: figures the kitchen has not kept yet. */
+interface Unkept {
+  id: string | null;
+  breadId: string | null;
+  name: string;
+  madeFor: string;
+  spec: BatchSpec;
+}
+
+const DRAWER = "ystrata.batch";
+const KEEP_AFTER_MS = 500;
+const TRY_AGAIN_MS = 3000;
+
+/**
+ * The batch on the bench. Every change is planned and drawn at once and kept a moment later: one request of each kind
+ * is under way at a time, and while it is, only the newest figures wait.
+ */
+class Batch {
+  id = $state<string | null>(null);
+  breadId = $state<string | null>(null);
+  name = $state("");
+  madeFor = $state("");
+  spec = $state<BatchSpec | null>(null);
+
+  sheet = $state.raw<BatchSheet | null>(null);
+  refusals = $state.raw<Refusal[]>([]);
+  keeping = $state<Keeping>("new");
+  keptAt = $state<string | null>(null);
+  open = $state<Stage>("dough");
+
+  private planning = false;
+  private planAgain = false;
+  private saving: Promise<void> | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  /** Begins a batch of a bread; it is kept with its first change. */
+  begin(bread: Pick<BreadView, "name" | "spec"> & { id: string | null }): void {
+    this.lay({ id: null, breadId: bread.id, name: bread.name, madeFor: new Date().toISOString(), spec: structuredClone(bread.spec) });
+    this.keeping = "new";
+    this.keptAt = null;
+    this.open = "dough";
+    this.remember();
+  }
+
+  /** Takes a kept batch back to the bench. */
+  take(view: BatchView): void {
+    this.lay({ id: view.id, breadId: view.breadId, name: view.name, madeFor: view.madeFor, spec: view.spec });
+    this.keeping = "kept";
+    this.keptAt = view.changedAt;
+    this.remember();
+  }
+
+  /** After a reload: the figures as they were left. */
+  recover(): boolean {
+    if (this.spec) return true;
+    const text = localStorage.getItem(DRAWER);
+    if (!text) return false;
+    try {
+      const { keeping, ...batch } = JSON.parse(text) as Unkept & { keeping: Keeping };
+      this.lay(batch);
+      this.keeping = keeping === "new" || keeping === "kept" ? keeping : "changed";
+      if (this.keeping === "changed") this.keepSoon();
+      return true;
+    } catch {
+      localStorage.removeItem(DRAWER);
+      return false;
+    }
+  }
+
+  /** Call after any change of a figure or the name. */
+  changed(): void {
+    this.keeping = "changed";
+    this.remember();
+    void this.plan();
+    this.keepSoon();
+  }
+
+  /** Sees to it that the kitchen has these very figures. @returns whether it has */
+  async keep(): Promise<boolean> {
+    clearTimeout(this.timer);
+    while (this.saving) await this.saving;
+    if (this.keeping !== "kept") {
+      this.saving = this.save();
+      await this.saving;
+    }
+    return (this.keeping as Keeping) === "kept";
+  }
+
+  /** What stands in the way of one field. */
+  refusalOf(field: string): Refusal | undefined {
+    return this.refusals.find((r) => r.field === field);
+  }
+
+  private lay(batch: Unkept): void {
+    clearTimeout(this.timer);
+    Object.assign(this, batch);
+    this.sheet = null;
+    this.refusals = [];
+    void this.plan();
+  }
+
+  private async plan(): Promise<void> {
+    if (this.planning) {
+      this.planAgain = true;
+      return;
+    }
+    this.planning = true;
+    try {
+      do {
+        this.planAgain = false;
+        const spec = $state.snapshot(this.spec);
+        if (!spec) break;
+        const { data, error } = await api.POST("/api/plan", { body: spec });
+        if (this.planAgain) continue;
+        if (data) this.sheet = data;
+        this.refusals = data ? [] : refusalsOf(error);
+      } while (this.planAgain);
+    } catch {
+      setTimeout(() => void this.plan(), TRY_AGAIN_MS);
+    } finally {
+      this.planning = false;
+    }
+  }
+
+  private keepSoon(delay = KEEP_AFTER_MS): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.keep(), delay);
+  }
+
+  private async save(): Promise<void> {
+    const spec = $state.snapshot(this.spec);
+    if (!spec) return;
+    const body = { breadId: this.breadId, name: this.name, madeFor: this.madeFor, spec };
+    const id = this.id;
+    this.keeping = "keeping";
+    try {
+      const { data, error } = id
+        ? await api.PUT("/api/batches/{id}", { params: { path: { id } }, body })
+        : await api.POST("/api/batches", { body });
+      // Figures changed meanwhile are kept with the next round.
+      const newest = (this.keeping as Keeping) === "keeping";
+      if (data) {
+        this.id = data.id;
+        this.keptAt = data.changedAt;
+        if (newest) this.keeping = "kept";
+      } else if (newest) {
+        this.keeping = "refused";
+        this.refusals = refusalsOf(error).map((r) => ({ ...r, field: r.field.replace(/^spec\./, "") }));
+      }
+    } catch {
+      this.keeping = "unreachable";
+      this.keepSoon(TRY_AGAIN_MS);
+    } finally {
+      this.saving = null;
+      this.remember();
+    }
+  }
+
+  private remember(): void {
+    const { id, breadId, name, madeFor, keeping } = this;
+    localStorage.setItem(DRAWER, JSON.stringify({ id, breadId, name, madeFor, keeping, spec: this.spec }));
+  }
+}
+
+export const batch = new Batch();

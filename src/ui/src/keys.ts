@@ -1,0 +1,35 @@
+import { push, router } from "svelte-spa-router";
+import { batch, stages } from "./batch.svelte";
+
+/** Places by their key. The numbers stand for the places of the work, so they stay what they are. */
+export const places = [
+  { key: "1", path: "/" },
+  { key: "2", path: "/batch" },
+  { key: "4", path: "/log" },
+] as const;
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  target.closest("input, textarea, select, [contenteditable], [role=listbox], [role=dialog], [aria-expanded=true]") !== null;
+
+/** Takes the keys that work everywhere. None fires while someone types. */
+export function takeKey(event: KeyboardEvent, showKeys: () => void): void {
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+  const place = places.find((p) => p.key === event.key);
+  if (place) void push(place.path);
+  else if (event.key === "?") showKeys();
+  else if (event.key === "/") void find();
+  else if ((event.key === "[" || event.key === "]") && router.location.startsWith("/batch")) step(event.key === "]" ? 1 : -1);
+  else return;
+  event.preventDefault();
+}
+
+function step(by: number): void {
+  const at = stages.indexOf(batch.open) + by;
+  batch.open = stages[Math.min(Math.max(at, 0), stages.length - 1)] ?? batch.open;
+}
+
+async function find(): Promise<void> {
+  if (!document.querySelector("[data-find]")) await push("/");
+  requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-find]")?.focus());
+}

@@ -1,0 +1,47 @@
+<script lang="ts">
+  /** A straight scale with named stretches and a pointer: where a figure lies against what is good. */
+  interface Zone {
+    to: number;
+    label: string;
+    good?: boolean;
+    bad?: boolean;
+  }
+  interface Props {
+    label: string;
+    value: number;
+    from: number;
+    zones: Zone[];
+    said: string;
+  }
+  let { label, value, from, zones, said }: Props = $props();
+  const end = $derived(zones.at(-1)?.to ?? 1);
+  const share = (v: number) => (100 * Math.min(Math.max(v - from, 0), end - from)) / (end - from);
+  const starts = $derived([from, ...zones.map((z) => z.to)]);
+</script>
+
+<figure class="min-w-0" role="img" aria-label="{label}: {said}">
+  <div class="mb-1 flex items-baseline justify-between gap-2">
+    <span class="leading-tight">{label}</span><b class="text-[17px] whitespace-nowrap">{said}</b>
+  </div>
+  <div class="relative pt-3">
+    <svg
+      class="absolute top-0 -ms-[7px] transition-[inset-inline-start] duration-150"
+      style:inset-inline-start="{share(value)}%"
+      width="14"
+      height="12"
+      viewBox="0 0 14 12"><path d="M0 0h14L7 12z" fill="var(--color-ink)" /></svg
+    >
+    <div class="flex h-[18px] gap-0.5 overflow-hidden rounded-md">
+      {#each zones as zone, i (i)}
+        <span
+          class="grid place-items-center overflow-hidden text-[13px] leading-none {zone.good
+            ? 'bg-leaf-soft text-leaf'
+            : zone.bad
+              ? 'bg-chilli-soft text-chilli'
+              : 'bg-line text-ink'}"
+          style:width="{share(zone.to) - share(starts[i] ?? from)}%">{zone.label}</span
+        >
+      {/each}
+    </div>
+  </div>
+</figure>

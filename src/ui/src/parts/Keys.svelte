@@ -1,0 +1,33 @@
+<script lang="ts">
+  import { Dialog } from "bits-ui";
+  import { m } from "../paraglide/messages";
+
+  let { open = $bindable(false) }: { open: boolean } = $props();
+  const rows: [string, string][] = [
+    ["1", m.place_shelf()],
+    ["2", m.place_batch()],
+    ["4", m.place_log()],
+    ["/", m.key_find()],
+    ["[  ]", m.key_strata()],
+    ["+  −", m.key_nudge()],
+    ["Alt ←  Alt →", m.key_move()],
+    ["Delete", m.key_remove()],
+    ["?", m.key_keys()],
+  ];
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+    <Dialog.Content class="tray fixed inset-x-4 top-20 z-50 mx-auto max-w-md p-6">
+      <Dialog.Title class="mb-3 text-title leading-none font-bold">{m.keys_title()}</Dialog.Title>
+      <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
+        {#each rows as [key, what] (key)}
+          <dt><kbd class="rounded-md bg-steel px-2 py-0.5 font-head font-semibold whitespace-pre">{key}</kbd></dt>
+          <dd>{what}</dd>
+        {/each}
+      </dl>
+      <Dialog.Close class="button mt-5 w-full">{m.close()}</Dialog.Close>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,44 @@
+<script lang="ts">
+  import type { Refusal } from "../api/types";
+  import { larder } from "../api/larder.svelte";
+  import { number, parseNumber } from "../words/format";
+  import { say } from "../words/refusals";
+
+  /** A small number in a line: a part, a share. */
+  interface Props {
+    label: string;
+    field: string;
+    value: number;
+    unit?: string;
+    refusal?: Refusal | undefined;
+    onchange: (value: number) => void;
+  }
+  let { label, field, value, unit = "", refusal, onchange }: Props = $props();
+  const id = $props.id();
+  let typed = $state<string | null>(null);
+  const unread = $derived(typed !== null && parseNumber(typed) === null);
+  const problem = $derived(unread ? say({ ...larder.limit(field), code: "notANumber" }) : refusal ? say(refusal) : "");
+
+  function type(text: string) {
+    typed = text;
+    const read = parseNumber(text);
+    if (read !== null) onchange(read);
+  }
+</script>
+
+<span class="relative flex items-center gap-1">
+  <input
+    class="field !min-h-9 w-16 !px-2 text-end"
+    inputmode="decimal"
+    autocomplete="off"
+    maxlength="40"
+    aria-label={label}
+    value={typed ?? number(value, 2)}
+    aria-invalid={problem ? "true" : undefined}
+    aria-describedby={problem ? id : undefined}
+    oninput={(e) => type(e.currentTarget.value)}
+    onblur={() => (typed = problem ? typed : null)}
+  />
+  {#if unit}<span class="text-mute">{unit}</span>{/if}
+  {#if problem}<span {id} class="refusal absolute end-0 top-full z-10 rounded-md bg-enamel px-1 whitespace-nowrap">{problem}</span>{/if}
+</span>

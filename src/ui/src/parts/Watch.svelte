@@ -1,0 +1,41 @@
+<script lang="ts">
+  import CircleCheck from "@lucide/svelte/icons/circle-check";
+  import Eye from "@lucide/svelte/icons/eye";
+  import Flame from "@lucide/svelte/icons/flame";
+  import TriangleAlert from "@lucide/svelte/icons/triangle-alert";
+  import type { Note } from "../api/types";
+  import { m } from "../paraglide/messages";
+  import { wordsOf } from "../words/notes";
+
+  let { notes }: { notes: Note[] } = $props();
+
+  const order = { wrong: 0, watch: 1, right: 2, caution: 3 };
+  const look = {
+    wrong: { icon: TriangleAlert, rule: "bg-chilli", tint: "text-chilli", word: m.weight_wrong },
+    watch: { icon: Eye, rule: "bg-ghee", tint: "text-ghee-deep", word: m.weight_watch },
+    right: { icon: CircleCheck, rule: "bg-leaf", tint: "text-leaf", word: m.weight_right },
+    caution: { icon: Flame, rule: "bg-ink", tint: "text-ink", word: m.weight_caution },
+  };
+  const sorted = $derived(notes.toSorted((a, b) => order[a.weight] - order[b.weight]));
+</script>
+
+<section aria-labelledby="watch-head">
+  <h2 id="watch-head" class="mb-1.5 text-[15px] font-bold">{m.what_to_watch()}</h2>
+  {#if notes.length === 0}<p class="text-[14px] text-mute">{m.nothing_to_watch()}</p>{/if}
+  <ul class="grid gap-2.5" data-testid="notes">
+    {#each sorted as note (note.code + note.stage)}
+      {@const { icon: Icon, rule, tint, word } = look[note.weight]}
+      {@const said = wordsOf(note)}
+      <li class="flex gap-2.5 text-[14px] leading-[1.3]" data-note={note.code}>
+        <span class="w-[5px] shrink-0 {rule}"></span>
+        <div>
+          <p class="flex items-start gap-1.5 font-head font-bold">
+            <Icon size={16} class="mt-px shrink-0 {tint}" aria-hidden="true" />
+            <span><span class="sr-only">{word()}: </span>{said.head}</span>
+          </p>
+          <p>{said.more}</p>
+        </div>
+      </li>
+    {/each}
+  </ul>
+</section>

@@ -1,0 +1,263 @@
+<script lang="ts">
+  import { Tabs } from "bits-ui";
+  import TriangleAlert from "@lucide/svelte/icons/triangle-alert";
+  import { MediaQuery } from "svelte/reactivity";
+  import { replace } from "svelte-spa-router";
+  import { api } from "../api/client";
+  import type { Stage } from "../api/types";
+  import { batch, stages } from "../batch.svelte";
+  import { m } from "../paraglide/messages";
+  import Watch from "../parts/Watch.svelte";
+  import Section from "../section/Section.svelte";
+  import Balls from "../stages/Balls.svelte";
+  import Dough from "../stages/Dough.svelte";
+  import Fold from "../stages/Fold.svelte";
+  import Pan from "../stages/Pan.svelte";
+  import Roll from "../stages/Roll.svelte";
+  import Sheet from "../stages/Sheet.svelte";
+  import { figuresOf, sayingOf } from "../words/figures";
+  import { amount, clock, leaves, number } from "../words/format";
+  import { stageName } from "../words/names";
+  import { say } from "../words/refusals";
+  import BatchActions from "./BatchActions.svelte";
+
+  let { params }: { params?: { id?: string } } = $props();
+
+  const benches = { dough: Dough, balls: Balls, sheet: Sheet, fold: Fold, roll: Roll, pan: Pan };
+  const tints = ["#f7ecd4", "#f1e2bf", "#eacf9c", "#e2c68f", "#d9b578", "#cfa066"];
+  const Bench = $derived(benches[batch.open]);
+  const sheet = $derived(batch.sheet);
+  const narrow = new MediaQuery("(max-width: 1023px)");
+  let missing = $state(false);
+  let drawing = $state<Section>();
+
+  $effect(() => {
+    const id = params?.id;
+    if (id) void fetchBatch(id);
+    else missing = !batch.recover();
+  });
+  // Once the kitchen has the batch, its address leads back to it.
+  $effect(() => {
+    if (batch.id && params?.id !== batch.id && !params?.id) void replace(`/batch/${batch.id}`);
+  });
+
+  async function fetchBatch(id: string) {
+    if ((batch.spec || batch.recover()) && batch.id === id) return;
+    const { data } = await api.GET("/api/batches/{id}", { params: { path: { id } } });
+    if (data) batch.take(data);
+    missing = !data;
+  }
+
+  const notesOf = (stage: Stage) => sheet?.notes.filter((n) => n.stage === stage) ?? [];
+  const troubles = (stage: Stage) => notesOf(stage).filter((n) => n.weight === "wrong").length;
+  // Refusals that belong to no dial on the open bench are said above it.
+  const astray = $derived(batch.refusals.filter((r) => !r.field.startsWith(`${batch.open}.`)));
+</script>
+
+{#if missing}
+  <section class="mx-auto max-w-xl p-8 text-center">
+    <h1 class="text-title font-bold">{m.no_batch()}</h1>
+    <p class="my-3 text-mute">{m.no_batch_more()}</p>
+    <a class="button strong" href="#/">{m.to_the_shelf()}</a>
+  </section>
+{:else if batch.spec}
+  <Tabs.Root
+    value={batch.open}
+    onValueChange={(v) => (batch.open = v as Stage)}
+    orientation="vertical"
+    class="grid h-full lg:grid-cols-[272px_minmax(0,1fr)]"
+  >
+    <section class="flex min-h-0 min-w-0 flex-col px-3 pt-3 lg:py-4 lg:ps-5 lg:pe-0" aria-label={m.the_column()}>
+      <label class="sr-only" for="batch-name">{m.batch_name()}</label>
+      <input
+        id="batch-name"
+        class="-ms-1 w-full rounded-md bg-transparent px-1 font-head text-[19px] leading-tight font-bold"
+        bind:value={batch.name}
+        oninput={() => batch.changed()}
+        maxlength="80"
+        aria-invalid={batch.refusalOf("name") ? "true" : undefined}
+      />
+      {#if batch.refusalOf("name")}<p class="refusal">{m.refuse_name()}</p>{/if}
+      <p class="mt-0.5 mb-2 text-[13.5px] text-mute">
+        {#if sheet}{m.pieces_of({ count: sheet.balls.count, across: amount(sheet.roll.across, "mm") })}{/if}
+        <span role="status" data-testid="keeping" data-keeping={batch.keeping}>
+          · {batch.keeping === "kept" && batch.keptAt
+            ? m.kept_at({ time: clock(batch.keptAt) })
+            : batch.keeping === "unreachable"
+              ? m.not_kept_unreachable()
+              : batch.keeping === "refused"
+                ? m.not_kept_refused()
+                : batch.keeping === "new"
+                  ? m.not_changed_yet()
+                  : m.keeping()}
+        </span>
+      </p>
+
+      <Tabs.List class="strata" aria-label={m.the_column()}>
+        {#each stages as stage, i (stage)}
+          {@const [figure, small] = sheet ? figuresOf(stage, sheet) : ["", ""]}
+          <Tabs.Trigger value={stage} class="stratum" style="--tint:{tints[i]}" data-stage={stage}>
+            <b class="flex items-center gap-1.5 text-[15px]">
+              {stageName[stage]()}
+              {#if troubles(stage)}
+                <TriangleAlert size={17} class="text-chilli" role="img" aria-label={m.will_go_wrong({ count: troubles(stage) })} />
+              {/if}
+            </b>
+            <span class="text-end leading-[1.15]" data-figures>
+              <span class="block font-head text-[15px] font-semibold whitespace-nowrap">{figure}</span>
+              <span class="block text-[13px] font-medium text-[#4b4431]">{small}</span>
+            </span>
+            {#if i < stages.length - 1}
+              <svg class="wave" viewBox="0 0 240 10" preserveAspectRatio="none" aria-hidden="true">
+                <path
+                  fill={tints[i + 1]}
+                  d="M0 {4 + (i % 3)} C40 {1 + (i % 4)},70 {8 - (i % 3)},120 5 S200 {2 + (i % 3)},240 {6 - (i % 3)} V10 H0Z"
+                />
+              </svg>
+            {/if}
+          </Tabs.Trigger>
+        {/each}
+      </Tabs.List>
+      <BatchActions />
+    </section>
+
+    <section class="tray mx-3 my-3 flex min-h-0 min-w-0 flex-col lg:overflow-hidden lg:my-4 lg:ms-0 lg:me-5" aria-label={m.the_bench()}>
+      {#if sheet}
+        <Tabs.Content value={batch.open} class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-[22px]" tabindex={-1}>
+          <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">
+            <h1 class="text-title leading-tight font-bold tracking-tight">{stageName[batch.open]()}</h1>
+            <p class="text-mute">{sayingOf(batch.open, sheet)}</p>
+          </div>
+          {#each astray as refusal (refusal.field + refusal.code)}
+            <p class="refusal mb-1" data-testid="astray">
+              {stageName[refusal.field.split(".")[0] as Stage]?.() ?? m.batch_name()}: {say(refusal)}
+            </p>
+          {/each}
+          <div class="grid gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_292px]">
+            <div class="min-w-0"><Bench spec={batch.spec} {sheet} /></div>
+            <aside class="min-w-0"><Watch notes={notesOf(batch.open)} /></aside>
+          </div>
+        </Tabs.Content>
+        <section
+          class="sticky bottom-0 rounded-b-[13px] border-t-[2.5px] border-rim bg-white px-4 pt-1.5 pb-2 sm:px-[22px]"
+          class:opacity-50={batch.refusals.length > 0}
+          aria-label={m.section()}
+        >
+          <div class="mb-0.5 flex flex-wrap items-baseline justify-between gap-x-4 text-[13.5px] text-mute">
+            <span>
+              <b class="me-1 text-[16px] text-ink">{m.section()}</b>
+              {m.section_size({ across: amount(sheet.section.across, "mm"), thickness: amount(sheet.section.thickness, "mm") })}
+              <span class="max-sm:hidden">{m.section_scale({ taller: number(drawing?.taller() ?? 0, 0) })}</span>
+            </span>
+            <span class="font-semibold">
+              {leaves(sheet.fold.effective)}{#if sheet.fold.fused}, <span class="text-chilli">{m.welded({ count: sheet.fold.fused })}</span
+                >{/if}{#if sheet.fold.patchy}, <span class="text-ghee-deep">{m.patchy({ count: sheet.fold.patchy })}</span>{/if}
+            </span>
+          </div>
+          <Section bind:this={drawing} section={sheet.section} height={narrow.current ? 84 : 150} />
+        </section>
+      {:else}
+        <p class="p-8 text-mute">{batch.refusals[0] ? say(batch.refusals[0]) : m.working_it_out()}</p>
+      {/if}
+    </section>
+  </Tabs.Root>
+{/if}
+
+<style>
+  :global(.strata) {
+    display: flex;
+    flex: 1;
+    flex-direction: column;
+    min-height: 0;
+    border: 2.5px solid var(--color-rim);
+    border-radius: 14px;
+    overflow: clip;
+    overflow-clip-margin: 4px;
+  }
+  :global(.stratum) {
+    position: relative;
+    display: flex;
+    flex: 1;
+    min-height: 52px;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px;
+    padding: 4px 12px 4px 14px;
+    background: var(--tint);
+    text-align: start;
+    transition: flex-grow 160ms ease-out;
+  }
+  :global(.stratum:first-child) {
+    border-radius: 11px 11px 0 0;
+  }
+  :global(.stratum:last-child) {
+    border-radius: 0 0 11px 11px;
+  }
+  :global(.stratum[data-state="active"]) {
+    flex-grow: 1.35;
+    background: var(--color-enamel);
+    box-shadow: inset 6px 0 0 var(--color-ghee);
+    z-index: 2;
+  }
+  :global(.stratum:focus-visible) {
+    outline-offset: -5px;
+    z-index: 3;
+  }
+  .wave {
+    position: absolute;
+    inset-inline: 0;
+    bottom: -5px;
+    width: 100%;
+    height: 10px;
+    z-index: 1;
+    pointer-events: none;
+  }
+  :global(.stratum[data-state="active"] .wave),
+  :global(.stratum:has(+ [data-state="active"]) .wave) {
+    display: none;
+  }
+  @media (min-width: 1024px) {
+    :global(.strata) {
+      border-inline-end: 0;
+      border-start-end-radius: 0;
+      border-end-end-radius: 0;
+    }
+    :global(.stratum) {
+      border-inline-end: 2.5px solid var(--color-rim);
+    }
+    :global(.stratum:first-child) {
+      border-start-end-radius: 0;
+    }
+    :global(.stratum:last-child) {
+      border-end-end-radius: 0;
+    }
+    /* The open stratum runs into the bench. */
+    :global(.stratum[data-state="active"]) {
+      border-inline-end-color: var(--color-enamel);
+      margin-inline-end: -2.5px;
+    }
+  }
+  @media (max-width: 1023px) {
+    :global(.strata) {
+      flex: none;
+      flex-direction: row;
+      overflow-x: auto;
+    }
+    :global(.stratum) {
+      flex: none;
+      flex-direction: column;
+      align-items: flex-start;
+      min-height: 64px;
+      border-radius: 0 !important;
+    }
+    :global(.stratum [data-figures]) {
+      text-align: start;
+    }
+    :global(.stratum[data-state="active"]) {
+      box-shadow: inset 0 -6px 0 var(--color-ghee);
+    }
+    .wave {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,56 @@
+<script lang="ts">
+  import NotebookPen from "@lucide/svelte/icons/notebook-pen";
+  import { push } from "svelte-spa-router";
+  import { api } from "../api/client";
+  import type { BreadView } from "../api/types";
+  import { batch } from "../batch.svelte";
+  import { m } from "../paraglide/messages";
+  import { toaster } from "../toast.svelte";
+
+  // The bread this batch came from, while it still has the batch's name: then its recipe can be changed, else a new bread is made.
+  let bread = $state.raw<BreadView | null>(null);
+  const same = $derived(bread !== null && bread.name === batch.name.trim());
+
+  $effect(() => {
+    const id = batch.breadId;
+    bread = null;
+    if (id) void api.GET("/api/breads/{id}", { params: { path: { id } } }).then(({ data }) => (bread = data ?? null));
+  });
+
+  async function log() {
+    if (await batch.keep()) await push(`/log/new/${batch.id}`);
+    else toaster.say(m.log_needs_keeping());
+  }
+
+  async function makeRecipe() {
+    const spec = $state.snapshot(batch.spec);
+    if (!spec) return;
+    if (bread && same) {
+      const before = bread;
+      const body = { name: bread.name, about: bread.about, spec };
+      const { data } = await api.PUT("/api/breads/{id}", { params: { path: { id: bread.id } }, body });
+      if (!data) return toaster.say(m.recipe_not_kept());
+      bread = data;
+      toaster.say(m.recipe_changed({ name: data.name }), async () => {
+        const { name, about, spec: old } = before;
+        const back = await api.PUT("/api/breads/{id}", { params: { path: { id: before.id } }, body: { name, about, spec: old } });
+        bread = back.data ?? bread;
+      });
+    } else {
+      const { data } = await api.POST("/api/breads", { body: { name: batch.name, about: bread?.about ?? "", spec } });
+      if (!data) return toaster.say(m.recipe_not_kept());
+      bread = data;
+      batch.breadId = data.id;
+      batch.changed();
+      toaster.say(m.bread_made({ name: data.name }), async () => {
+        await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
+        bread = null;
+      });
+    }
+  }
+</script>
+
+<div class="mt-3 grid grid-cols-2 gap-2 lg:grid-cols-1 lg:pe-4">
+  <button class="button strong" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
+  <button class="button !px-2 text-[14px]" onclick={() => void makeRecipe()}>{same ? m.make_recipe() : m.make_bread()}</button>
+</div>

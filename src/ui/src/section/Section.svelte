@@ -1,0 +1,88 @@
+<script lang="ts">
+  import type { Section } from "../api/types";
+  import { m } from "../paraglide/messages";
+  import { leaves as leafWords } from "../words/format";
+  import { draw } from "./geometry";
+
+  interface Props {
+    section: Section;
+    height?: number;
+    small?: boolean;
+    /** The biggest of a row of sections, so that all are drawn to its scale. */
+    scaleOf?: Pick<Section, "across" | "thickness">;
+  }
+  let { section, height = 150, small = false, scaleOf }: Props = $props();
+
+  let width = $state(0);
+  const drawing = $derived(width > 0 ? draw(section, width, height, scaleOf) : null);
+  const fused = $derived(section.contacts.filter((c) => c.state === "fused").length);
+  const patchy = $derived(section.contacts.filter((c) => c.state === "patchy").length);
+  const label = $derived(
+    [leafWords(section.leaves.length), fused ? m.welded({ count: fused }) : "", patchy ? m.patchy({ count: patchy }) : ""]
+      .filter(Boolean)
+      .join(", "),
+  );
+  const tints = ["#f3e3c0", "#eed9ae", "#f5e8ca"];
+  // Hundreds of leaves redraw without melting.
+  const melts = $derived(section.leaves.length <= 60);
+
+  export const taller = () => drawing?.taller ?? 0;
+</script>
+
+<div bind:clientWidth={width} style:height="{height}px" class="w-full" data-testid="section">
+  {#if drawing}
+    <svg {width} {height} role="img" aria-label={m.section_of({ what: label })} class:melts>
+      {#each drawing.leaves as leaf, i (i)}<path d={leaf} fill={tints[i % 3]} data-leaf />{/each}
+      {#each drawing.contacts as contact, i (i)}
+        {@const { state, film, dust } = section.contacts[i] ?? { state: "fused", film: 0, dust: 0 }}
+        {#if state === "fused"}
+          <path d={contact.path} class="weld" data-contact="fused" />
+          <path d={contact.stitches} class="stitch" stroke-width={small ? 1 : 1.6} />
+        {:else}
+          <path
+            d={contact.path}
+            class={film > 0 ? "fat" : "flour"}
+            stroke-width={film > 0 ? contact.width : 1.6}
+            stroke-dasharray={state === "patchy" ? "9 7" : film > 0 ? undefined : "1 3"}
+            data-contact={state}
+          />
+          {#if film > 0 && dust > 0 && drawing.leafHeight > 7}<path
+              d={contact.path}
+              class="flour"
+              stroke-width="1.2"
+              stroke-dasharray="1 5"
+            />{/if}
+        {/if}
+      {/each}
+      <path d={drawing.crust} class="crust" stroke-width={small ? 1.6 : 2.4} />
+    </svg>
+  {/if}
+</div>
+
+<style>
+  path:not([data-leaf]) {
+    fill: none;
+  }
+  .melts path {
+    transition: d 160ms ease-out;
+  }
+  .fat {
+    stroke: var(--color-ghee);
+  }
+  .flour {
+    stroke: #fff;
+    stroke-linecap: round;
+  }
+  .weld {
+    stroke: #cdb27c;
+    stroke-width: 0.8;
+    stroke-dasharray: 2 4;
+  }
+  .stitch {
+    stroke: var(--color-chilli);
+  }
+  .crust {
+    stroke: var(--color-crust);
+    stroke-linejoin: round;
+  }
+</style>

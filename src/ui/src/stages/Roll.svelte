@@ -1,0 +1,112 @@
+<script lang="ts">
+  import { batch } from "../batch.svelte";
+  import { m } from "../paraglide/messages";
+  import Dial from "../parts/Dial.svelte";
+  import Figure from "../parts/Figure.svelte";
+  import Gauge from "../parts/Gauge.svelte";
+  import { amount } from "../words/format";
+  import { outlineName } from "../words/names";
+  import type { StageProps } from "./props";
+
+  let { spec, sheet }: StageProps = $props();
+  const roll = $derived(spec.roll);
+  const long = $derived(sheet.roll.across);
+  const wide = $derived(sheet.roll.wide);
+  // The pin's outline is as much bigger than the bread as the dough will spring back.
+  const past = $derived(sheet.roll.rollTo / roll.diameter);
+  const box = $derived(Math.max(long, wide) * past + 14);
+
+  const outlineOf = $derived((k: number): string => {
+    const l = (long * k) / 2;
+    const w = (wide * k) / 2;
+    switch (sheet.roll.outline) {
+      case "halfMoon":
+        return `M${-l} ${-w}H${l}A${l} ${2 * w} 0 0 1 ${-l} ${-w}Z`;
+      case "wedge":
+        return `M${-l} ${-w}H${l}A${2 * l} ${2 * w} 0 0 1 ${-l} ${w}Z`;
+      case "block":
+      case "rope":
+        return `M${-l} ${-w}H${l}V${w}H${-l}Z`;
+      default:
+        return `M${-l} 0A${l} ${w} 0 1 1 ${l} 0A${l} ${w} 0 1 1 ${-l} 0Z`;
+    }
+  });
+
+  function change(to: () => void) {
+    to();
+    batch.changed();
+  }
+</script>
+
+<div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
+  <div class="grid content-start gap-2">
+    <Dial
+      label={m.roll_across()}
+      field="roll.diameter"
+      value={roll.diameter}
+      step={1}
+      scale={0.1}
+      unit="cm"
+      from={80}
+      to={400}
+      refusal={batch.refusalOf("roll.diameter")}
+      onchange={(v) => change(() => (roll.diameter = v))}
+    />
+    <Dial
+      label={m.rest_before_roll()}
+      field="roll.rest"
+      value={roll.rest}
+      step={1}
+      places={0}
+      unit="min"
+      to={60}
+      refusal={batch.refusalOf("roll.rest")}
+      onchange={(v) => change(() => (roll.rest = v))}
+    />
+    <Gauge
+      label={m.one_leaf_is()}
+      value={sheet.roll.leaf}
+      from={0}
+      said={amount(sheet.roll.leaf, "mm")}
+      zones={[
+        { to: 0.05, label: "", bad: true },
+        { to: 0.8, label: m.zone_leaf(), good: true },
+        { to: Math.max(1.4, sheet.roll.leaf), label: m.zone_bready() },
+      ]}
+    />
+    <dl class="mt-2 grid grid-cols-2 gap-3">
+      <Figure label={m.roll_to()} value={amount(sheet.roll.rollTo, "mm")} />
+      <Figure label={m.springs_back_by()} value={amount(sheet.roll.springback, "%")} />
+      <Figure label={m.thick_raw()} value={amount(sheet.roll.thickness, "mm")} />
+      <Figure
+        label={m.measures()}
+        value={long === wide ? amount(long, "mm") : m.by({ long: amount(long, "mm"), wide: amount(wide, "mm") })}
+      />
+    </dl>
+  </div>
+  <figure>
+    <svg
+      viewBox="{-box / 2} {-box / 2} {box} {box}"
+      class="max-h-72 w-full"
+      role="img"
+      aria-label={m.roll_from_above({ shape: outlineName[sheet.roll.outline](), across: amount(long, "mm") })}
+    >
+      <path d={outlineOf(past)} fill="none" stroke="var(--color-rim)" stroke-width="1.4" stroke-dasharray="5 4" />
+      <path d={outlineOf(1)} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="1.6" />
+      {#if sheet.roll.outline === "coil"}
+        <path
+          d={Array.from({ length: 120 }, (_, i) => {
+            const turns = sheet.fold.rings ?? 2;
+            const r = (long / 2) * (1 - i / 120) * 0.97;
+            const a = (i / 120) * turns * 2 * Math.PI;
+            return `${i ? "L" : "M"}${(r * Math.cos(a)).toFixed(1)} ${(r * Math.sin(a)).toFixed(1)}`;
+          }).join("")}
+          fill="none"
+          stroke="var(--color-crust)"
+          opacity="0.6"
+        />
+      {/if}
+    </svg>
+    <figcaption class="text-center text-[13px] text-mute">{m.dashed_is_the_pin()}</figcaption>
+  </figure>
+</div>

@@ -1,0 +1,124 @@
+<script lang="ts">
+  import { batch } from "../batch.svelte";
+  import { m } from "../paraglide/messages";
+  import Dial from "../parts/Dial.svelte";
+  import Figure from "../parts/Figure.svelte";
+  import Gauge from "../parts/Gauge.svelte";
+  import Pick from "../parts/Pick.svelte";
+  import { amount } from "../words/format";
+  import type { StageProps } from "./props";
+
+  let { spec, sheet: plan }: StageProps = $props();
+  const sheet = $derived(spec.sheet);
+  const across = $derived(plan.sheet.diameter);
+  const round = $derived(spec.roll.diameter);
+  const box = $derived(Math.max(across, round) + 20);
+  // How strongly the ghee shows: a full film that just holds is full colour.
+  const fatTint = $derived(plan.sheet.mostFat > 0 ? Math.min(sheet.fatMass / plan.sheet.mostFat, 1) : 0);
+  const specks = $derived(Math.min(Math.round(plan.sheet.dust * 60), 260));
+  const top = $derived(Math.max(plan.sheet.thickness, plan.sheet.thinnest * 3));
+
+  function change(to: () => void) {
+    to();
+    batch.changed();
+  }
+</script>
+
+<div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
+  <div class="grid content-start gap-y-0.5">
+    <Dial
+      label={m.sheet_across()}
+      field="sheet.diameter"
+      value={sheet.diameter}
+      step={1}
+      scale={0.1}
+      unit="cm"
+      from={100}
+      to={600}
+      good={[plan.sheet.thinnestAcross * 0.707, plan.sheet.thinnestAcross]}
+      refusal={batch.refusalOf("sheet.diameter")}
+      onchange={(v) => change(() => (sheet.diameter = v))}
+    />
+    <Dial
+      label={m.ball_rest()}
+      field="sheet.rest"
+      value={sheet.rest}
+      step={5}
+      places={0}
+      unit="min"
+      to={120}
+      refusal={batch.refusalOf("sheet.rest")}
+      onchange={(v) => change(() => (sheet.rest = v))}
+    />
+    <Dial
+      label={m.fat_on_sheet()}
+      field="sheet.fatMass"
+      value={sheet.fatMass}
+      step={0.5}
+      unit="g"
+      to={Math.max(plan.sheet.mostFat * 1.5, 1)}
+      good={[0, plan.sheet.mostFat]}
+      refusal={batch.refusalOf("sheet.fatMass")}
+      onchange={(v) => change(() => (sheet.fatMass = v))}
+    />
+    <Dial
+      label={m.dust_on_sheet()}
+      field="sheet.dustMass"
+      value={sheet.dustMass}
+      step={0.5}
+      unit="g"
+      to={6}
+      refusal={batch.refusalOf("sheet.dustMass")}
+      onchange={(v) => change(() => (sheet.dustMass = v))}
+    />
+    <div class="grid grid-cols-2 gap-3">
+      <Pick label={m.fat()} field="sheet.fat" value={sheet.fat} onchange={(id) => change(() => (sheet.fat = id))} />
+      <Pick label={m.flour_or_starch()} field="sheet.dust" value={sheet.dust} onchange={(id) => change(() => (sheet.dust = id))} />
+    </div>
+  </div>
+  <div class="grid content-start gap-3">
+    <figure>
+      <svg
+        viewBox="{-box / 2} {-box / 2} {box} {box}"
+        class="mx-auto h-60"
+        role="img"
+        aria-label={m.sheet_from_above({ across: amount(across, "mm") })}
+      >
+        <circle class="grows" r={across / 2} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
+        <circle class="grows" r={across / 2 - 4} fill="var(--color-ghee)" opacity={0.75 * fatTint} />
+        {#each { length: specks }, i (i)}
+          {@const turn = i * 2.39996}
+          {@const out = (across / 2 - 8) * Math.sqrt((i + 0.5) / specks)}
+          <circle cx={Math.cos(turn) * out} cy={Math.sin(turn) * out} r="2.2" fill="#fff" />
+        {/each}
+        <circle r={round / 2} fill="none" stroke="var(--color-rim)" stroke-width="2" stroke-dasharray="7 6" />
+        <text text-anchor="middle" y="6" font-family="var(--font-head)" font-weight="700" font-size={box * 0.075} fill="var(--color-ink)"
+          >{amount(across, "mm")}</text
+        >
+      </svg>
+      <figcaption class="text-center text-[13px] text-mute">{m.dashed_is_the_round({ round: amount(round, "mm") })}</figcaption>
+    </figure>
+    <Gauge
+      label={m.sheet_thickness()}
+      value={plan.sheet.thickness}
+      from={0}
+      said={amount(plan.sheet.thickness, "mm")}
+      zones={[
+        { to: plan.sheet.thinnest, label: m.zone_tears(), bad: true },
+        { to: plan.sheet.thinnest * 2, label: m.zone_thin(), good: true },
+        { to: top, label: m.zone_thick() },
+      ]}
+    />
+    <dl class="grid grid-cols-3 gap-3">
+      <Figure label={m.thinnest()} value={amount(plan.sheet.thinnest, "mm")} />
+      <Figure label={m.fat_film()} value={amount(plan.sheet.film, "µm")} />
+      <Figure label={m.fat_holds()} value={amount(plan.sheet.mostFat, "g")} />
+    </dl>
+  </div>
+</div>
+
+<style>
+  .grows {
+    transition: r 160ms ease-out;
+  }
+</style>

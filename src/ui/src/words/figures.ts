@@ -1,0 +1,47 @@
+import type { BatchSheet, Stage } from "../api/types";
+import { m } from "../paraglide/messages";
+import { amount, leaves, number } from "./format";
+import { outlineName } from "./names";
+
+/** The one or two figures each stratum carries. */
+export function figuresOf(stage: Stage, sheet: BatchSheet): [string, string] {
+  switch (stage) {
+    case "dough":
+      return [amount(sheet.dough.mass, "g"), m.water_share({ share: amount(sheet.dough.hydration, "%") })];
+    case "balls":
+      return [
+        m.count_times({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") }),
+        m.within({ mass: amount(sheet.balls.heaviest - sheet.balls.mass, "g") }),
+      ];
+    case "sheet":
+      return [amount(sheet.sheet.diameter, "mm"), amount(sheet.sheet.thickness, "mm")];
+    case "fold":
+      return sheet.fold.nominal === 1
+        ? [m.one_leaf(), m.not_folded()]
+        : [leaves(sheet.fold.effective), m.welded({ count: sheet.fold.fused })];
+    case "roll":
+      return [amount(sheet.roll.across, "mm"), m.raw({ thickness: amount(sheet.roll.thickness, "mm") })];
+    case "pan":
+      return [`${sheet.pan.turns.map((t) => number(t.time, 0)).join(" + ")} s`, m.fat_on_pan({ mass: amount(sheet.pan.fat.pan, "g") })];
+  }
+}
+
+/** What stands beside the stage's name. */
+export function sayingOf(stage: Stage, sheet: BatchSheet): string {
+  switch (stage) {
+    case "dough":
+      return m.saying_dough({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g"), loss: amount(sheet.dough.loss, "g") });
+    case "balls":
+      return m.saying_balls({ light: amount(sheet.balls.lightest, "g"), heavy: amount(sheet.balls.heaviest, "g") });
+    case "sheet":
+      return m.saying_sheet();
+    case "fold":
+      return sheet.fold.nominal === 1
+        ? m.saying_fold_none()
+        : m.saying_fold({ shape: outlineName[sheet.roll.outline](), count: sheet.fold.nominal });
+    case "roll":
+      return m.saying_roll({ shape: outlineName[sheet.roll.outline]() });
+    case "pan":
+      return m.saying_pan({ time: amount(sheet.pan.total, "s") });
+  }
+}
