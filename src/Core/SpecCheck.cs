@@ -133,8 +133,11 @@ public static class SpecCheck
 
         for (var i = 0; i < Math.Min(dough.Flours.Count, MostFlours); i++)
         {
-            OfKind($"dough.flours[{i}].id", dough.Flours[i].Id, larder, refusals);
-            InRange($"dough.flours[{i}].parts", dough.Flours[i].Parts, refusals);
+            if (Stands(dough.Flours[i], $"dough.flours[{i}]", refusals))
+            {
+                OfKind($"dough.flours[{i}].id", dough.Flours[i].Id, larder, refusals);
+                InRange($"dough.flours[{i}].parts", dough.Flours[i].Parts, refusals);
+            }
         }
 
         if (dough.Additions.Count > MostAdditions)
@@ -144,8 +147,11 @@ public static class SpecCheck
 
         for (var i = 0; i < Math.Min(dough.Additions.Count, MostAdditions); i++)
         {
-            OfKind($"dough.additions[{i}].id", dough.Additions[i].Id, larder, refusals);
-            InRange($"dough.additions[{i}].share", dough.Additions[i].Share.Value, refusals);
+            if (Stands(dough.Additions[i], $"dough.additions[{i}]", refusals))
+            {
+                OfKind($"dough.additions[{i}].id", dough.Additions[i].Id, larder, refusals);
+                InRange($"dough.additions[{i}].share", dough.Additions[i].Share.Value, refusals);
+            }
         }
     }
 
@@ -160,7 +166,7 @@ public static class SpecCheck
         for (var i = 0; i < steps.Count; i++)
         {
             var at = $"fold.steps[{i}]";
-            switch (steps[i])
+            switch (Stands(steps[i], at, refusals) ? steps[i] : null)
             {
                 case RollStep s:
                     InRange(at + ".diameter", s.Diameter.Value, refusals);
@@ -230,6 +236,17 @@ public static class SpecCheck
 
             piece = Folding.Apply(step, piece, i, larder);
         }
+    }
+
+    // A list that came in from outside can have a hole where the type says there is none.
+    private static bool Stands(object? item, string field, List<Refusal> refusals)
+    {
+        if (item is null)
+        {
+            refusals.Add(new(field, RefusalCode.Missing));
+        }
+
+        return item is not null;
     }
 
     private static void InRange(string field, double value, List<Refusal> refusals)

@@ -24,12 +24,19 @@ public sealed partial class Problems : IExceptionHandler
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
-        if (exception is not BadHttpRequestException bad)
+        var problem = exception switch
+        {
+            BadHttpRequestException { InnerException: JsonException json } bad => Describe([Read(json)], bad.StatusCode),
+            BadHttpRequestException bad => Describe([new("", RefusalCode.Unreadable)], bad.StatusCode),
+            // How the reader says that a fold step does not tell its kind.
+            NotSupportedException { Source: "System.Text.Json" } kindless => Describe([new(PathIn().Match(kindless.Message).Groups[1].Value + ".kind", RefusalCode.Missing)]),
+            _ => null,
+        };
+        if (problem is null)
         {
             return false;
         }
 
-        var problem = Describe(bad.InnerException is JsonException json ? [Read(json)] : [new("", RefusalCode.Unreadable)], bad.StatusCode);
         httpContext.Response.StatusCode = problem.Status!.Value;
         await httpContext.Response.WriteAsJsonAsync(problem, options: null, ContentType, cancellationToken);
         return true;
@@ -76,6 +83,9 @@ public sealed partial class Problems : IExceptionHandler
 
     [GeneratedRegex(@"missing required properties including: '([^']+)'")]
     private static partial Regex Missing();
+
+    [GeneratedRegex(@"Path: \$\.?(\S+)")]
+    private static partial Regex PathIn();
 
     [GeneratedRegex(@"^(spec|outcome)\.")]
     private static partial Regex Wrapped();

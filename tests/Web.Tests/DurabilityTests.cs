@@ -1,0 +1,133 @@
+using System.Collections.Concurrent;
+using System.Diagnostics;
+using System.Net;
+using System.Net.Http.Headers;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Ystrata.Store;
+
+namespace Ystrata.Web.Tests;
+
+/// <summary>The real program in a process of its own, over a real socket.</summary>
+public sealed class DurabilityTests : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("ystrata-kill-").FullName;
+
+    public void Dispose() => Directory.Delete(folder, recursive: true);
+
+    [Fact]
+    public async Task Every_acknowledged_write_is_there_after_kill_9()
+    {
+        var kept = new ConcurrentBag<string>();
+        for (var round = 0; round < 3; round++)
+        {
+            var (server, address) = await Start();
+            using (server)
+            {
+                using var client = new HttpClient { BaseAddress = address };
+                var hands = Enumerable.Range(0, 4).Select(_ => WriteUntilCutOff(client, kept)).ToList();
+                var enough = kept.Count + 25;
+                while (kept.Count < enough)
+                {
+                    await Task.Yield();
+                }
+
+                server.Kill();
+                await Task.WhenAll(hands);
+                await server.WaitForExitAsync();
+            }
+        }
+
+        var (again, there) = await Start();
+        using (again)
+        {
+            using var client = new HttpClient { BaseAddress = there };
+            var found = (await client.GetFromJsonAsync<JsonArray>("/api/breads"))!.Select(b => (string)b!["id"]!).ToHashSet();
+            again.Kill();
+
+            Assert.True(kept.Count >= 75);
+            Assert.Subset(found, kept.ToHashSet());
+        }
+    }
+
+    [Fact]
+    public async Task A_body_over_a_megabyte_is_refused_before_it_is_read()
+    {
+        var (server, address) = await Start();
+        using (server)
+        {
+            using var client = new HttpClient { BaseAddress = address };
+
+            // A gigabyte is announced; the answer comes without waiting for it.
+            using var announced = new HttpRequestMessage(HttpMethod.Post, "/api/plan") { Content = new EndlessContent(1_000_000_000) };
+            announced.Headers.ExpectContinue = true;
+            using var refused = await client.SendAsync(announced);
+            using var small = await client.PostAsync("/api/plan", JsonContent.Create(WebKitchen.Squares(), options: SpecJson.Options));
+            server.Kill();
+
+            Assert.Equal(HttpStatusCode.RequestEntityTooLarge, refused.StatusCode);
+            Assert.Contains("1 MB", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+            Assert.Equal(HttpStatusCode.OK, small.StatusCode);
+        }
+    }
+
+    private static async Task WriteUntilCutOff(HttpClient client, ConcurrentBag<string> kept)
+    {
+        var body = new BreadBody("Radish rounds", "", WebKitchen.Squares());
+        try
+        {
+            while (true)
+            {
+                using var answer = await client.PostAsJsonAsync("/api/breads", body, SpecJson.Options);
+                kept.Add((string)(await answer.Content.ReadFromJsonAsync<JsonNode>())!["id"]!);
+            }
+        }
+        catch (HttpRequestException)
+        {
+            // The server was killed under this hand: that write was never acknowledged.
+        }
+    }
+
+    private async Task<(Process Server, Uri Address)> Start()
+    {
+        var server = Process.Start(new ProcessStartInfo("dotnet")
+        {
+            ArgumentList = { typeof(Program).Assembly.Location, "--urls", "http://127.0.0.1:0", "--data", folder },
+            RedirectStandardOutput = true,
+        })!;
+        while (await server.StandardOutput.ReadLineAsync() is { } line)
+        {
+            if (line.StartsWith("Ystrata is at ", StringComparison.Ordinal))
+            {
+                return (server, new(line["Ystrata is at ".Length..]));
+            }
+        }
+
+        throw new InvalidOperationException("the server did not start");
+    }
+
+    private sealed class EndlessContent : HttpContent
+    {
+        private readonly long length;
+
+        public EndlessContent(long length)
+        {
+            this.length = length;
+            Headers.ContentType = new MediaTypeHeaderValue("application/json");
+        }
+
+        protected override async Task SerializeToStreamAsync(Stream stream, TransportContext? context)
+        {
+            for (var sent = 0L; sent < length; sent += 65_536)
+            {
+                await stream.WriteAsync(new byte[65_536]);
+            }
+        }
+
+        protected override bool TryComputeLength(out long computed)
+        {
+            computed = length;
+            return true;
+        }
+    }
+}

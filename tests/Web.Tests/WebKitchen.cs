@@ -1,0 +1,49 @@
+using System.Net.Http.Json;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Data.Sqlite;
+using Ystrata.Core;
+using Ystrata.Store;
+
+namespace Ystrata.Web.Tests;
+
+/// <summary>The web program over an empty kitchen of its own, called in process.</summary>
+public sealed class WebKitchen : WebApplicationFactory<Program>
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("ystrata-web-").FullName;
+
+    /// <summary>80 g balls, a 30 cm sheet with 6 g ghee, letter, letter.</summary>
+    public static BatchSpec Squares(params FoldStep[] steps) => new(
+        new(24, [new("flour-white", 100)], Feel.Soft, new(62), "water", "ghee", new(3), new(1.8), []),
+        new(BallBy.Mass, new(80), new(2.7)),
+        new(new(300), new(40), "ghee", new(6), "flour-white", new(0)),
+        new(steps.Length > 0 ? steps : [new LetterStep(), new LetterStep()]),
+        new(new(180), new(20)),
+        new(new(214), "ghee", new(2.5), Colour.Gold));
+
+    /// <summary>The same as a tree, to be spoilt in one place.</summary>
+    public static JsonNode SquaresJson() => JsonSerializer.SerializeToNode(Squares(), SpecJson.Options)!;
+
+    public static async Task<JsonNode> Json(HttpResponseMessage answer) =>
+        JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
+
+    public static JsonContent Body(object body) => JsonContent.Create(body, options: SpecJson.Options);
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("data", folder);
+        builder.UseSetting("demo", "false");
+    }
+
+    protected override void Dispose(bool disposing)
+    {
+        base.Dispose(disposing);
+        if (disposing && Directory.Exists(folder))
+        {
+            SqliteConnection.ClearAllPools();
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+}
