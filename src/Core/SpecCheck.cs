@@ -42,7 +42,7 @@ public static class SpecCheck
     [
         new("dough.pieces", 1, 500, ""),
         new("dough.flours[].parts", 0.1, 1000, ""),
-        new("dough.hydration", 20, 150, Percent.Unit),
+        new("dough.hydration", 20, 200, Percent.Unit),
         new("dough.fatShare", 0, 60, Percent.Unit),
         new("dough.salt", 0, 6, Percent.Unit),
         new("dough.additions[].share", 0.1, 60, Percent.Unit),

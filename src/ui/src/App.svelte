@@ -11,15 +11,8 @@
   // The shelf comes with the page; the other places follow when they are asked for.
   const BatchPlace = wrap({ asyncComponent: () => import("./places/Batch.svelte") });
   const Log = wrap({ asyncComponent: () => import("./places/Log.svelte") });
-  const routes = {
-    "/": Shelf,
-    "/batch": BatchPlace,
-    "/batch/:id": BatchPlace,
-    "/log": Log,
-    "/log/new/:batch": Log,
-    "/log/:id": Log,
-    "*": Shelf,
-  };
+  // A batch gets its address when it is first kept: the same route, so that the bench stays as it is.
+  const routes = { "/": Shelf, "/batch/:id?": BatchPlace, "/log/new/:batch": Log, "/log/:id?": Log, "*": Shelf };
   const names = { "/": m.place_shelf, "/batch": m.place_batch, "/log": m.place_log };
 
   let keysOpen = $state(false);
@@ -31,7 +24,11 @@
 
 <div class="flex min-h-full flex-col lg:h-full">
   <header class="flex h-[54px] shrink-0 items-center gap-2 border-b-[2.5px] border-rim bg-enamel px-3 sm:gap-5 sm:px-5">
-    <a href="#/" class="flex items-center gap-2 font-head text-[22px] font-bold tracking-tight" aria-label={m.ystrata_home()}>
+    <a
+      href="#/"
+      class="flex min-h-11 min-w-11 items-center gap-2 font-head text-[22px] font-bold tracking-tight"
+      aria-label={m.ystrata_home()}
+    >
       <img src="/mark.svg" alt="" width="30" height="26" /><span class="max-sm:sr-only">Ystrata</span>
     </a>
     <nav class="flex gap-1" aria-label={m.places()}>

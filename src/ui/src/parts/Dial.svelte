@@ -36,7 +36,11 @@
 
   let typed = $state<string | null>(null);
   let unread = $state(false);
-  const shown = $derived(typed ?? number(value * scale, places));
+  // What was typed stays as it was typed for as long as it is, or could not become, the value.
+  const stands = $derived(
+    typed !== null && (unread || Math.abs((parseNumber(typed) ?? NaN) - value * scale) < 1e-9 * Math.abs(value * scale) + 1e-12),
+  );
+  const shown = $derived(stands ? typed : number(value * scale, refusal ? 6 : places));
   const problem = $derived(unread ? say({ ...limit, code: "notANumber" }) : refusal ? say(refusal) : "");
 
   function type(text: string) {
@@ -44,11 +48,6 @@
     const read = parseNumber(text);
     unread = read === null;
     if (read !== null) onchange(read / scale);
-  }
-
-  // What was typed stays as it was typed while something stands in its way.
-  function leave() {
-    if (!unread && !refusal) typed = null;
   }
 
   function nudge(direction: number) {
@@ -88,7 +87,6 @@
         aria-invalid={problem ? "true" : undefined}
         aria-describedby={problem ? `${id}-problem` : undefined}
         oninput={(e) => type(e.currentTarget.value)}
-        onblur={leave}
         onfocus={(e) => e.currentTarget.select()}
       />
       {#if unit}<span class="text-[15px] font-semibold">{unit}</span>{/if}

@@ -35,10 +35,10 @@
       {#each zones as zone, i (i)}
         <span
           class="grid place-items-center overflow-hidden text-[13px] leading-none {zone.good
-            ? 'bg-leaf-soft text-leaf'
+            ? 'bg-leaf-soft'
             : zone.bad
-              ? 'bg-chilli-soft text-chilli'
-              : 'bg-line text-ink'}"
+              ? 'bg-chilli-soft'
+              : 'bg-line'}"
           style:width="{share(zone.to) - share(starts[i] ?? from)}%">{zone.label}</span
         >
       {/each}

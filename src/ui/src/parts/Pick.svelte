@@ -38,7 +38,7 @@
       <span class={prompt ? "font-semibold text-rim" : "line-clamp-2 min-w-0 leading-tight"}>{prompt ?? shortName(value)}</span>
       <ChevronDown size={16} class="shrink-0 text-mute" aria-hidden="true" />
     </Select.Trigger>
-    <Select.Portal>
+    <Select.Portal to="main">
       <Select.Content class="tray z-50 max-h-80 w-72 overflow-y-auto !rounded-xl p-1 shadow-lg" sideOffset={4}>
         {#each items as item (item.value)}
           <Select.Item

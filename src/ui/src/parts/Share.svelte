@@ -33,11 +33,10 @@
     autocomplete="off"
     maxlength="40"
     aria-label={label}
-    value={typed ?? number(value, 2)}
+    value={typed !== null && (unread || parseNumber(typed) === value) ? typed : number(value, refusal ? 6 : 2)}
     aria-invalid={problem ? "true" : undefined}
     aria-describedby={problem ? id : undefined}
     oninput={(e) => type(e.currentTarget.value)}
-    onblur={() => (typed = problem ? typed : null)}
   />
   {#if unit}<span class="text-mute">{unit}</span>{/if}
   {#if problem}<span {id} class="refusal absolute end-0 top-full z-10 rounded-md bg-enamel px-1 whitespace-nowrap">{problem}</span>{/if}

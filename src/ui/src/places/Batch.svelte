@@ -65,7 +65,7 @@
     value={batch.open}
     onValueChange={(v) => (batch.open = v as Stage)}
     orientation="vertical"
-    class="grid h-full lg:grid-cols-[272px_minmax(0,1fr)]"
+    class="grid h-full grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[272px_minmax(0,1fr)] lg:content-stretch"
   >
     <section class="flex min-h-0 min-w-0 flex-col px-3 pt-3 lg:py-4 lg:ps-5 lg:pe-0" aria-label={m.the_column()}>
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
@@ -105,7 +105,7 @@
             </b>
             <span class="text-end leading-[1.15]" data-figures>
               <span class="block font-head text-[15px] font-semibold whitespace-nowrap">{figure}</span>
-              <span class="block text-[13px] font-medium text-[#4b4431]">{small}</span>
+              <span class="block text-[13px] font-medium">{small}</span>
             </span>
             {#if i < stages.length - 1}
               <svg class="wave" viewBox="0 0 240 10" preserveAspectRatio="none" aria-hidden="true">

@@ -45,7 +45,7 @@
   }
 </script>
 
-<div class="grid gap-5 p-3 sm:p-5 lg:h-full lg:grid-cols-[330px_minmax(0,1fr)] lg:overflow-hidden">
+<div class="grid grid-cols-[minmax(0,1fr)] gap-5 p-3 sm:p-5 lg:h-full lg:grid-cols-[330px_minmax(0,1fr)] lg:overflow-hidden">
   <section class="flex min-h-0 flex-col max-lg:order-2" aria-labelledby="log">
     <div class="mb-3 flex flex-wrap items-center gap-3">
       <h1 id="log" class="me-auto text-title leading-none font-bold tracking-tight">{m.place_log()}</h1>

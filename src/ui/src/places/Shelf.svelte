@@ -56,14 +56,17 @@
   }
 </script>
 
-<div class="grid gap-6 p-3 sm:p-5 lg:h-full lg:grid-cols-[minmax(0,1fr)_272px] lg:overflow-hidden">
+<div class="grid grid-cols-[minmax(0,1fr)] gap-6 p-3 sm:p-5 lg:h-full lg:grid-cols-[minmax(0,1fr)_272px] lg:overflow-hidden">
   <section class="flex min-h-0 flex-col" aria-labelledby="shelf">
     <div class="mb-3 flex flex-wrap items-center gap-3">
       <h1 id="shelf" class="me-auto text-title leading-none font-bold tracking-tight">{m.shelf_title()}</h1>
       <input class="field w-44" type="search" placeholder={m.find_bread()} aria-label={m.find_bread()} bind:value={find} data-find />
       <button class="button" onclick={() => void begin()}><Plus size={18} aria-hidden="true" />{m.new_bread()}</button>
     </div>
-    <ul class="grid min-h-0 auto-rows-min gap-3 lg:auto-rows-[minmax(196px,1fr)] overflow-y-auto pb-3 lg:grid-cols-2" data-testid="shelf">
+    <ul
+      class="grid min-h-0 auto-rows-min grid-cols-[minmax(0,1fr)] gap-3 lg:auto-rows-[minmax(196px,1fr)] overflow-y-auto pb-3 lg:grid-cols-2"
+      data-testid="shelf"
+    >
       {#each found as bread (bread.id)}
         <li class="tray relative flex flex-col px-4 pt-3 pb-2.5">
           <div class="flex items-start gap-2">

@@ -15,15 +15,20 @@ export interface Drawing {
   leafHeight: number;
 }
 
+/** How many times taller than wide a section may be drawn: few enough that a thicker bread is seen to be thicker. */
+const TALLER = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 70, 100];
+
 /**
  * Draws a section to scale in height, on a box of w × h pixels. The waves are only the hand's: they bend all leaves alike and
  * change no thickness by more than a third. With `scaleOf`, several sections share one scale.
  */
 export function draw(section: Section, w: number, h: number, scaleOf: Pick<Section, "across" | "thickness"> = section): Drawing {
   const stack = section.thickness;
-  const scale = (h - 12) / scaleOf.thickness;
-  const base = h - 6;
-  const long = ((w - 4) * section.across) / scaleOf.across;
+  const perMillimetre = (w - 4) / scaleOf.across;
+  const taller = TALLER.findLast((t) => t * perMillimetre * scaleOf.thickness <= h - 12) ?? (h - 12) / (perMillimetre * scaleOf.thickness);
+  const scale = taller * perMillimetre;
+  const base = (h + stack * scale) / 2;
+  const long = perMillimetre * section.across;
   const rim = Math.min(Math.max(stack * scale * 0.45, 8), 30);
   const least = Math.min(...section.leaves) * scale;
   const wave = Math.min(2.2, least * 0.3);
@@ -81,5 +86,5 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
 
   const last = section.leaves.length;
   const crust = `M${line(bounds[0] ?? 0, 0)}L${line(bounds[2 * last - 1] ?? 0, last, true)}Z`;
-  return { leaves, contacts, crust, taller: scale / (long / section.across), leafHeight: least };
+  return { leaves, contacts, crust, taller, leafHeight: least };
 }

@@ -1,0 +1,106 @@
+import { expect, refusedRequests, test } from "./kitchen";
+
+test.use({ expectErrors: refusedRequests });
+
+// Every dial, by the bench it stands on.
+const dials: [string, string, string][] = [
+  ["Dough", "Pieces", "From 1 to 500."],
+  ["Dough", "Water, of flour", "From 20 % to 200 %."],
+  ["Dough", "Dough fat, of flour", "From 0 % to 60 %."],
+  ["Dough", "Salt, of flour", "From 0 % to 6 %."],
+  ["Balls", "One ball", "From 5 g to 1\u202f000 g."],
+  ["Balls", "Round, across", "From 6 cm to 60 cm."],
+  ["Sheet", "Sheet, across", "From 6 cm to 120 cm."],
+  ["Sheet", "Rest of the balls", "From 0 min to 720 min."],
+  ["Sheet", "Fat on it, per piece", "From 0 g to 200 g."],
+  ["Sheet", "Flour over it, per piece", "From 0 g to 50 g."],
+  ["Roll", "Rest before the last roll", "From 0 min to 720 min."],
+  ["Pan", "Pan, when it goes on", "From 120 °C to 320 °C."],
+  ["Pan", "Fat on each side", "From 0 g to 60 g."],
+];
+
+for (const [stage, label, range] of dials) {
+  test(`${stage}, ${label}: what cannot be is said in words, and what was typed stays`, async ({ bench, page }) => {
+    await bench.pick("Night-crew squares");
+    await bench.open(stage);
+    const figures = await page.locator("[data-figures]").allInnerTexts();
+    const field = bench.number(label);
+    const described = async () => page.locator(`[id="${await field.getAttribute("aria-describedby")}"]`);
+
+    for (const typed of ["-3", "99999999", "1e30"]) {
+      await bench.set(label, typed);
+      await expect(field).toHaveAttribute("aria-invalid", "true");
+      await expect(await described()).toContainText(range, { ignoreCase: true });
+      await expect(field).toHaveValue(typed);
+    }
+
+    for (const typed of ["", "plenty", "NaN", "1/0", "<b>12</b>"]) {
+      await bench.set(label, typed);
+      await expect(await described()).toContainText(range.replace("From", "Give a number from"));
+      await expect(field).toHaveValue(typed);
+    }
+
+    // The sheet is the last good one, and nothing was half kept.
+    expect(await page.locator("[data-figures]").allInnerTexts()).toEqual(figures);
+    const kept = await page.request.get(`${new URL(page.url()).origin}/api/batches`);
+    expect(JSON.stringify(await kept.json())).not.toContain("99999999");
+  });
+}
+
+test("half a piece is no piece", async ({ bench }) => {
+  await bench.pick("Night-crew squares");
+  await bench.set("Pieces", "2.5");
+  await expect(bench.number("Pieces")).toHaveAttribute("aria-invalid", "true");
+  await expect(bench.number("Pieces")).toHaveValue("2.5");
+  await bench.set("Pieces", "25");
+  await expect(bench.stratum("balls")).toContainText("25 × 80 g");
+});
+
+test("a figure put right is planned and kept again", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await bench.set("Pieces", "0");
+  await expect(page.getByTestId("keeping")).toHaveAttribute("data-keeping", "refused");
+  await bench.set("Pieces", " 12 ");
+  await bench.kept();
+  await expect(bench.stratum("balls")).toContainText("12 × 80 g");
+  await expect(bench.number("Pieces")).not.toHaveAttribute("aria-invalid");
+});
+
+test("a refusal on another bench is said on this one", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await bench.set("Pieces", "0");
+  await bench.open("Pan");
+  await expect(page.getByTestId("astray")).toHaveText("Dough: From 1 to 500.");
+});
+
+test("a batch without a name is not kept, and says so", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await page.getByLabel("Name of the batch").fill("  ");
+  await expect(page.getByText("Give it a name.")).toBeVisible();
+});
+
+test("a log entry keeps what was typed until it is right", async ({ bench, page }) => {
+  await page.goto(`${new URL(page.url()).origin}/#/log`);
+  await bench.number("Flour").fill("lots");
+  await page.getByRole("button", { name: "Keep the entry" }).click();
+  await expect(page.getByText("Put the red figures right first.")).toBeVisible();
+  await bench.number("Flour").fill("-5");
+  await page.getByRole("button", { name: "Keep the entry" }).click();
+  await expect(bench.number("Flour")).toHaveAttribute("aria-invalid", "true");
+  await expect(bench.number("Flour")).toHaveValue("-5");
+  await bench.number("Flour").fill("");
+  await page.getByRole("button", { name: "Keep the entry" }).click();
+  await expect(page.getByText("is in the log.")).toBeVisible();
+  await page.reload();
+  await expect(bench.number("Flour")).toHaveValue("");
+});
+
+test("script in a name or a note is only letters", async ({ bench, page }) => {
+  await bench.pick("Landing rounds");
+  const name = '<img src=x onerror="document.title=1">';
+  await page.getByLabel("Name of the batch").fill(name);
+  await bench.kept();
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await expect(page.getByText(name)).toBeVisible();
+  await expect(page).toHaveTitle("Ystrata");
+});

@@ -1,0 +1,160 @@
+import { startServer } from "./server.mjs";
+import { expect, test } from "./kitchen";
+
+test("a batch goes from the shelf to the log and is there after the server was killed", async ({ kitchen, bench, page }) => {
+  await bench.pick("First-ferry squares");
+  await expect(bench.stratum("balls")).toContainText("16 × 80 g");
+  await expect(bench.stratum("fold")).toContainText("7 leaves");
+  await expect(bench.drawn("fused")).toHaveCount(2);
+  const before = await bench.drawn("open").first().getAttribute("d");
+
+  await bench.open("Balls");
+  await bench.set("One ball", "95");
+  await expect(bench.stratum("balls")).toContainText("16 × 95 g");
+  await expect(bench.stratum("dough")).toContainText(/1.551 g/);
+  await expect(bench.drawn("open").first()).not.toHaveAttribute("d", before ?? "");
+
+  await bench.open("Fold");
+  await page.getByRole("button", { name: "Add a step" }).click();
+  await page.getByRole("button", { name: "Brush fat" }).click();
+  await bench.step(2).press("Alt+ArrowLeft");
+  expect(await bench.steps()).toEqual(["letter", "brush", "letter"]);
+  await expect(bench.stratum("fold")).toContainText("9 leaves");
+  await expect(bench.drawn("fused")).toHaveCount(0);
+  await expect(bench.drawn("open")).toHaveCount(8);
+  await expect(page.locator('[data-note="allOpen"]')).toBeVisible();
+
+  await page.getByLabel("Name of the batch").fill("Harbour squares");
+  await bench.kept();
+  await page.getByRole("button", { name: "Log it" }).click();
+  await bench.number("Flour").fill("905");
+  await bench.number("First side, dry").fill("52,5");
+  await page.getByRole("group", { name: "Soft" }).getByText("soft", { exact: true }).click();
+  await page.getByRole("textbox", { name: "Note" }).fill("Held the ghee well.");
+  await page.getByRole("button", { name: "Keep the entry" }).click();
+  await expect(page.getByText("Harbour squares is in the log.")).toBeVisible();
+
+  await kitchen.stop("SIGKILL");
+  const again = await startServer({ data: kitchen.data });
+  await page.goto(`${again.address}/#/log`);
+  const line = page.getByTestId("log-lines").getByRole("link", { name: /Harbour squares/ });
+  await line.click();
+  await expect(bench.number("Flour")).toHaveValue("905");
+  await expect(bench.number("First side, dry")).toHaveValue("52.5");
+  await expect(page.getByRole("textbox", { name: "Note" })).toHaveValue("Held the ghee well.");
+  await expect(page.getByRole("radio", { name: "soft", exact: true })).toHaveAttribute("aria-checked", "true");
+  await page.goto(`${again.address}/#/`);
+  await page.getByRole("link", { name: /Harbour squares/ }).click();
+  await expect(bench.stratum("fold")).toContainText("9 leaves");
+  await again.stop();
+});
+
+test("every bench shows its figures and the same bread", async ({ bench, page }) => {
+  await bench.pick("Nigella coils");
+  await expect(page.getByTestId("dough-mass")).toHaveText(/1.224 g/);
+  for (const stage of ["Balls", "Sheet", "Fold", "Roll", "Pan"]) {
+    await bench.open(stage);
+    await expect(page.getByRole("region", { name: "Section" }).getByRole("img")).toHaveAttribute("aria-label", /20 leaves/);
+  }
+  await expect(page.getByTestId("turn")).toHaveCount(3);
+  await expect(page.locator('[data-note="firstEstimate"]')).toBeVisible();
+});
+
+test("opening and leafing through a batch changes nothing", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  for (const stage of ["Balls", "Sheet", "Fold", "Roll", "Pan", "Dough"]) await bench.open(stage);
+
+  await expect(page.getByTestId("keeping")).toHaveAttribute("data-keeping", "new");
+  await bench.open("Pan");
+  await expect(bench.number("Pan, when it goes on")).toHaveValue("214");
+});
+
+test("the ball can be fixed by its mass or by its round, and neither jumps when switching", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await bench.open("Balls");
+  await page.getByRole("radio", { name: "The round" }).click();
+  await expect(bench.number("Round, thickness of dough")).toHaveValue("2.66");
+  await expect(bench.stratum("balls")).toContainText("24 × 80 g");
+  await bench.set("Round, across", "20");
+  await expect(bench.stratum("balls")).toContainText("24 × 99 g");
+  await page.getByRole("radio", { name: "The ball" }).click();
+  await expect(bench.number("One ball")).toHaveValue("98.6");
+});
+
+test("the weigh list takes other flours, liquids, fats and additions", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  const portion = (id: string) => page.locator(`[data-portion="${id}"]`);
+  const pick = async (button: string, option: string) => {
+    await page.getByLabel(button).click();
+    await page.getByRole("option", { name: option, exact: true }).click();
+  };
+  const white = await portion("flour-white").getByTestId("grams").textContent();
+
+  await pick("Liquid: Water", "Whole milk");
+  await expect(portion("milk").getByTestId("grams")).toHaveText(/\d g/);
+  await pick("Dough fat: Ghee", "Butter");
+  await expect(portion("butter")).toBeVisible();
+  await pick("Add a flour", "Barley flour");
+  await expect(portion("flour-white").getByTestId("grams")).not.toHaveText(white ?? "");
+  await pick("Add seeds, leaves, spice", "Nigella seed");
+  await page.getByRole("textbox", { name: "Nigella seed, of flour" }).fill("2");
+  await expect(portion("seed-nigella").getByTestId("grams")).toHaveText("22 g");
+  await page.getByRole("button", { name: "Leave out Barley flour" }).click();
+  await expect(portion("flour-barley")).toHaveCount(0);
+  await bench.kept();
+});
+
+test("a batch becomes the recipe, and the old recipe comes back with one press", async ({ bench, page }) => {
+  await bench.pick("Landing rounds");
+  await bench.set("Pieces", "41");
+  await expect(bench.stratum("balls")).toContainText("41 ×");
+  await page.getByRole("button", { name: "Make it the recipe" }).click();
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await expect(page.getByTestId("shelf")).toContainText("41 × 43 g");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await page.reload();
+  await expect(page.getByTestId("shelf")).toContainText("30 × 43 g");
+});
+
+test("a batch under another name is kept as a bread of its own", async ({ bench, page }) => {
+  await bench.pick("Landing rounds");
+  await page.getByLabel("Name of the batch").fill("Leek rounds");
+  await page.getByRole("button", { name: "Keep as new bread" }).click();
+  await expect(page.getByText("Leek rounds is on the shelf.")).toBeVisible();
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(7);
+});
+
+test("a deleted bread, batch or log entry comes back with one press", async ({ bench, page }) => {
+  const shelf = page.getByTestId("shelf").getByRole("listitem");
+  await expect(shelf).toHaveCount(6);
+  await page.getByRole("button", { name: "Delete Beet quarters", exact: true }).click();
+  await expect(shelf).toHaveCount(5);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(shelf).toHaveCount(6);
+
+  await page.getByRole("button", { name: "Delete Landing rounds, Wed 4 Nov" }).click();
+  await expect(page.getByRole("link", { name: /Landing rounds/ })).toHaveCount(1);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("link", { name: /Landing rounds/ })).toHaveCount(2);
+
+  await page.getByRole("link", { name: "Log" }).click();
+  await page.getByRole("button", { name: "Delete the entry" }).click();
+  await expect(page.getByTestId("log-lines").getByRole("listitem")).toHaveCount(11);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByTestId("log-lines").getByRole("listitem")).toHaveCount(12);
+  expect(bench).toBeTruthy();
+});
+
+test("finding narrows the shelf and the log", async ({ bench, page }) => {
+  await page.keyboard.press("/");
+  await page.keyboard.type("ferry");
+  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(1);
+  await page.getByRole("searchbox").fill("");
+  await page.getByRole("link", { name: "Log" }).click();
+  await page.getByRole("searchbox").fill("puree");
+  await expect(page.getByTestId("log-lines").getByRole("listitem")).toHaveCount(2);
+  await page.getByRole("searchbox").fill("zzz");
+  await expect(page.getByText("Nothing is called “zzz”.")).toBeVisible();
+  expect(bench).toBeTruthy();
+});

@@ -1,0 +1,74 @@
+import { test as base, expect, type Page } from "@playwright/test";
+import { startServer } from "./server.mjs";
+
+type Server = Awaited<ReturnType<typeof startServer>>;
+
+/** Every test has a demo kitchen of its own, and fails on any error in the browser's console, a blocked script or style among them. */
+export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: RegExp }>({
+  expectErrors: [/^$/, { option: true }],
+  // eslint-disable-next-line no-empty-pattern
+  kitchen: async ({}, use) => {
+    const server = await startServer();
+    await use(server);
+    await server.stop();
+    server.clear();
+  },
+  bench: async ({ page, kitchen, expectErrors }, use) => {
+    const errors: string[] = [];
+    page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
+    page.on("pageerror", (e) => errors.push(e.message));
+    await page.goto(`${kitchen.address}/#/`);
+    await use(new Bench(page));
+    expect(errors.filter((e) => !expectErrors.test(e))).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** The browser says every refused request in its console; tests of bad input expect that. */
+export const refusedRequests = /status of 4\d\d/;
+
+/** What a cook does, in a cook's words. */
+export class Bench {
+  constructor(readonly page: Page) {}
+
+  async pick(bread: string) {
+    await this.page.getByRole("button", { name: bread, exact: true }).click();
+    await expect(this.page.getByRole("tab", { name: "Dough" })).toBeVisible();
+  }
+
+  async open(stage: string) {
+    await this.page.getByRole("tab", { name: stage }).click();
+    await expect(this.page.getByRole("heading", { level: 1, name: stage })).toBeVisible();
+  }
+
+  number(label: string) {
+    return this.page.getByRole("textbox", { name: label, exact: true });
+  }
+
+  async set(label: string, value: string) {
+    await this.number(label).fill(value);
+    await this.number(label).blur();
+  }
+
+  stratum(stage: string) {
+    return this.page.locator(`[data-stage="${stage}"]`);
+  }
+
+  step(i: number) {
+    return this.page.locator(`[data-step="${i}"]`);
+  }
+
+  steps() {
+    return this.page.locator("[data-step]").evaluateAll((tiles) => tiles.map((t) => t.getAttribute("data-kind")));
+  }
+
+  /** Contacts in the drawing, by their state. */
+  drawn(state: "open" | "patchy" | "fused") {
+    return this.page.getByRole("region", { name: "Section" }).locator(`[data-contact="${state}"]`);
+  }
+
+  async kept() {
+    await expect(this.page.getByTestId("keeping")).toHaveAttribute("data-keeping", "kept");
+  }
+}

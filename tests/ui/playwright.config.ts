@@ -1,0 +1,18 @@
+import { defineConfig } from "@playwright/test";
+import { chromiumFlags, chromiumPath } from "./server.mjs";
+
+export default defineConfig({
+  testDir: ".",
+  outputDir: "results",
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: !!process.env.CI,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [["line"], ["json"]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    timezoneId: "UTC",
+    launchOptions: { executablePath: chromiumPath, args: chromiumFlags },
+  },
+});

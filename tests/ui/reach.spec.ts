@@ -1,0 +1,63 @@
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { type Bench, expect, test } from "./kitchen";
+
+const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
+  ["the shelf", async (_, page) => page.getByTestId("shelf").getByRole("listitem").nth(5).waitFor()],
+  ["the log", async (_, page) => page.goto(`${new URL(page.url()).origin}/#/log`).then(() => page.getByRole("form").waitFor())],
+  ["the keys", async (_, page) => page.keyboard.press("?").then(() => page.getByRole("dialog").waitFor())],
+  ["an open pick", async (bench, page) => bench.pick("Beet quarters").then(() => page.getByLabel("Liquid: Beetroot puree").click())],
+  ...["Dough", "Balls", "Sheet", "Fold", "Roll", "Pan"].map((stage): [string, (bench: Bench) => Promise<unknown>] => [
+    `the bench of ${stage}`,
+    async (bench) => {
+      await bench.pick("First-ferry squares");
+      await bench.open(stage);
+    },
+  ]),
+];
+
+for (const width of [1280, 390, 360]) {
+  for (const [name, go] of views) {
+    test(`${name} at ${width} px has no axe violation and nothing beyond the edge`, async ({ bench, page }) => {
+      await page.setViewportSize({ width, height: width === 1280 ? 800 : 844 });
+      await go(bench, page);
+
+      // 360 px differs from 390 only in room.
+      const { violations } = width === 360 ? { violations: [] } : await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(" | ")}`)).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+    });
+  }
+}
+
+test("at arm's length: every control at 390 px is big enough for a finger", async ({ bench, page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await bench.pick("Night-crew squares");
+  await bench.open("Fold");
+  const small = await page.locator("button:visible, a:visible, [role=tab]:visible").evaluateAll((all) =>
+    all
+      .filter((e) => !e.closest("[role=status]"))
+      .map((e) => [e.textContent?.trim(), e.getBoundingClientRect()] as const)
+      .filter(([, box]) => Math.min(box.height, box.width) < 43.5 && box.height < 43.5)
+      .map(([text]) => text),
+  );
+  expect(small).toEqual([]);
+});
+
+test("with reduced motion nothing moves", async ({ bench, page }) => {
+  await page.emulateMedia({ reducedMotion: "reduce" });
+  await bench.pick("Night-crew squares");
+  const moving = await page
+    .locator("*")
+    .evaluateAll((all) => all.filter((e) => parseFloat(getComputedStyle(e).transitionDuration) > 0).length);
+  expect(moving).toBe(0);
+});
+
+test("at 1280x800 each bench answers without scrolling", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  for (const stage of ["Dough", "Balls", "Sheet", "Fold", "Roll", "Pan"]) {
+    await bench.open(stage);
+    const over = await page.getByRole("tabpanel").evaluate((e) => e.scrollHeight - e.clientHeight);
+    expect(over, stage).toBeLessThanOrEqual(0);
+  }
+});

@@ -1,0 +1,69 @@
+import { startServer } from "./server.mjs";
+import { expect, test } from "./kitchen";
+
+test.use({ expectErrors: /ERR_CONNECTION_REFUSED|ERR_FAILED/ });
+
+test("while one plan is under way only the newest figures wait, and they win", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  let asked = 0;
+  let let_go: () => void = () => {};
+  const held = new Promise<void>((resolve) => (let_go = resolve));
+  await page.route("**/api/plan", async (route) => {
+    asked++;
+    if (asked === 1) await held;
+    await route.continue();
+  });
+
+  for (const pieces of ["10", "11", "12", "13", "14", "15"]) await bench.number("Pieces").fill(pieces);
+  expect(asked).toBe(1);
+  let_go();
+
+  await expect(bench.stratum("balls")).toContainText("15 × 80 g");
+  expect(asked).toBe(2);
+});
+
+test("a reload loses nothing, not even what is not kept yet", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await page.route("**/api/batches*", (route) => route.abort());
+  await bench.set("Pieces", "33");
+  await expect(page.getByTestId("keeping")).toHaveAttribute("data-keeping", "unreachable");
+  await page.unroute("**/api/batches*");
+  await page.reload();
+  await expect(bench.stratum("balls")).toContainText("33 × 80 g");
+  await bench.kept();
+});
+
+test("with the kitchen gone the figures stay, and are kept when it is back", async ({ bench, page, kitchen }) => {
+  await bench.pick("Night-crew squares");
+  await bench.set("Pieces", "20");
+  await bench.kept();
+  await kitchen.stop();
+  await bench.set("Pieces", "21");
+  await expect(page.getByTestId("keeping")).toContainText("no answer, trying again");
+  await expect(bench.number("Pieces")).toHaveValue("21");
+
+  const again = await startServer({ data: kitchen.data, port: Number(new URL(kitchen.address).port) });
+  await bench.kept();
+  await expect(bench.stratum("balls")).toContainText("21 × 80 g");
+  await again.stop();
+});
+
+test("the address of a batch leads back to it", async ({ bench, page }) => {
+  await bench.pick("Landing rounds");
+  await bench.set("Pieces", "9");
+  await bench.kept();
+  await expect(page).toHaveURL(/#\/batch\/[0-9a-f-]{36}$/);
+  const address = page.url();
+  await page.evaluate(() => localStorage.clear());
+  await page.goto("about:blank");
+  await page.goto(address);
+  await expect(bench.stratum("balls")).toContainText("9 × 43 g");
+});
+
+test("an address that leads nowhere says so", async ({ bench, page, kitchen }) => {
+  await page.goto(`${kitchen.address}/#/batch`);
+  await expect(page.getByText("No batch on the bench")).toBeVisible();
+  await page.goto(`${kitchen.address}/#/log/00000000-0000-0000-0000-000000000000`);
+  await expect(page.getByText("This entry is not there.")).toBeVisible();
+  expect(bench).toBeTruthy();
+});
