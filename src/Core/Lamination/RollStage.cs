@@ -1,5 +1,6 @@
 namespace Ystrata.Core;
 
+/// <param name="Diameter">The round asked for.</param>
 /// <param name="Outline">What the bread looks like from above.</param>
 /// <param name="Across">Longer side, or diameter, at rest.</param>
 /// <param name="Wide">Shorter side, or diameter, at rest.</param>
@@ -10,6 +11,7 @@ namespace Ystrata.Core;
 /// <param name="FilmLeast">Thinnest fat film between leaves that come apart by fat.</param>
 /// <param name="FilmMost">Thickest such film.</param>
 public sealed record RollSheet(
+    Millimetres Diameter,
     Outline Outline,
     Millimetres Across,
     Millimetres Wide,
@@ -29,6 +31,7 @@ public static class RollStage
         var back = Round.Springback(mix, dough.FatShare, spec.Rest);
         var films = rolled.Contacts.Select(c => c.Coat.Film).Where(f => f.Value > 0).ToList();
         return new(
+            spec.Diameter,
             rolled.Outline,
             rolled.Length,
             rolled.Width,

@@ -685,6 +685,8 @@ export interface components {
         /** @enum {unknown} */
         RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "tooLong" | "unreadable";
         RollSheet: {
+            /** @description The round asked for. */
+            diameter: components["schemas"]["Millimetres"];
             /** @description What the bread looks like from above. */
             outline: components["schemas"]["Outline"];
             /** @description Longer side, or diameter, at rest. */

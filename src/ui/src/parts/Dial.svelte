@@ -29,9 +29,10 @@
   const limit = $derived(larder.limit(field));
   // The slider stands on whole steps; what was typed between two of them stays as it is until the slider is moved.
   const snap = (v: number) => Number((Math.round(v / step) * step).toFixed(6));
-  const low = $derived(snap(Math.min((from ?? limit.least) * scale, value * scale)));
-  const high = $derived(snap(Math.max((to ?? limit.most) * scale, value * scale)));
-  const snapped = $derived(snap(value * scale));
+  const allowed = $derived(Math.min(Math.max(value, limit.least), limit.most));
+  const low = $derived(snap(Math.min(from ?? limit.least, allowed) * scale));
+  const high = $derived(snap(Math.max(to ?? limit.most, allowed) * scale));
+  const snapped = $derived(snap(allowed * scale));
   const at = (v: number) => `${(100 * Math.min(Math.max((v * scale - low) / (high - low), 0), 1)).toFixed(2)}%`;
 
   let typed = $state<string | null>(null);

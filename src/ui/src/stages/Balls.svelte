@@ -10,7 +10,7 @@
   let { spec, sheet }: StageProps = $props();
   const balls = $derived(spec.balls);
   // Ball and round side by side, to one scale: millimetres in, viewBox units out.
-  const round = $derived(spec.roll.diameter);
+  const round = $derived(sheet.roll.diameter);
   const ball = $derived(sheet.balls.across);
   const wide = $derived(ball + round + 92);
 

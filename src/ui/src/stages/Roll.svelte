@@ -13,7 +13,7 @@
   const long = $derived(sheet.roll.across);
   const wide = $derived(sheet.roll.wide);
   // The pin's outline is as much bigger than the bread as the dough will spring back.
-  const past = $derived(sheet.roll.rollTo / roll.diameter);
+  const past = $derived(sheet.roll.rollTo / sheet.roll.diameter);
   const box = $derived(Math.max(long, wide) * past + 14);
 
   const outlineOf = $derived((k: number): string => {

@@ -11,7 +11,7 @@
   let { spec, sheet: plan }: StageProps = $props();
   const sheet = $derived(spec.sheet);
   const across = $derived(plan.sheet.diameter);
-  const round = $derived(spec.roll.diameter);
+  const round = $derived(plan.roll.diameter);
   const box = $derived(Math.max(across, round) + 20);
   // How strongly the ghee shows: a full film that just holds is full colour.
   const fatTint = $derived(plan.sheet.mostFat > 0 ? Math.min(sheet.fatMass / plan.sheet.mostFat, 1) : 0);

@@ -1,0 +1,98 @@
+// Speed of the built program as it is used: POST /api/plan, memory, a change redrawn in the browser, sizes and start.
+import { execFileSync } from "node:child_process";
+import { readFileSync, readdirSync } from "node:fs";
+import { join } from "node:path";
+import { gzipSync } from "node:zlib";
+import { chromium } from "@playwright/test";
+import { chromiumFlags, chromiumPath, startServer } from "../tests/ui/server.mjs";
+
+const root = join(import.meta.dirname, "..");
+const row = (what, figure, target) => console.log(`${what.padEnd(44)}${figure.padStart(24)}   target ${target}`);
+const quantile = (times, q) => times.toSorted((a, b) => a - b)[Math.floor((times.length - 1) * q)];
+const ms = (t) => `${t.toFixed(1)} ms`;
+
+const began = performance.now();
+const server = await startServer();
+await fetch(`${server.address}/healthz`);
+row("server started and well", ms(performance.now() - began), "3000 ms (second start)");
+
+// Plans over one connection, one after the other, each another bread.
+const { plain } = await (await fetch(`${server.address}/api/larder`)).json();
+const squares = {
+  ...plain,
+  sheet: { ...plain.sheet, diameter: 300, fatMass: 6 },
+  fold: { steps: [{ kind: "letter" }, { kind: "brush", fat: "ghee", mass: 2 }, { kind: "letter" }] },
+};
+async function plan(i) {
+  const body = JSON.stringify({ ...squares, balls: { ...squares.balls, mass: 60 + (i % 60) } });
+  const from = performance.now();
+  const answer = await fetch(`${server.address}/api/plan`, { method: "POST", headers: { "content-type": "application/json" }, body });
+  await answer.json();
+  return performance.now() - from;
+}
+const times = [];
+for (let i = 0; i < 10_000; i++) times.push(await plan(i));
+const warm = times.slice(500);
+row("POST /api/plan, p50 / p95", `${ms(quantile(warm, 0.5))} / ${ms(quantile(warm, 0.95))}`, "p95 8 ms");
+const resident = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))[1]) / 1024;
+row("server resident after 10 000 plans", `${resident.toFixed(0)} MB`, "180 MB");
+
+// A change typed on a bench until the screen is redrawn: plan asked, answered, drawn and painted.
+const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumFlags });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.goto(`${server.address}/#/`);
+await page.getByRole("button", { name: "Night-crew squares", exact: true }).click();
+await page.getByRole("tab", { name: "Balls" }).click();
+await page.getByRole("textbox", { name: "One ball", exact: true }).waitFor();
+const redraws = await page.evaluate(async () => {
+  const field = document.querySelector('input[inputmode="decimal"]');
+  const figure = document.querySelector('[data-stage="balls"] [data-figures]');
+  const section = document.querySelector('[aria-label="Section"] [data-leaf]');
+  const painted = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  const times = [];
+  for (let i = 0; i < 120; i++) {
+    const drawing = section.getAttribute("d");
+    const from = performance.now();
+    field.value = String(60 + ((i * 7) % 60));
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    while (!figure.textContent.includes(`× ${field.value} g`) || section.getAttribute("d") === drawing) await painted();
+    await painted();
+    times.push(performance.now() - from);
+  }
+  return times;
+});
+row("change to redrawn screen, p50 / p95", `${ms(quantile(redraws, 0.5))} / ${ms(quantile(redraws, 0.95))}`, "p95 100 ms");
+await browser.close();
+await server.stop();
+server.clear();
+
+// The script the first page needs before it shows anything, and everything it may need later.
+const assets = join(root, "src/Web/wwwroot/assets");
+const gzip = (file) => gzipSync(readFileSync(join(assets, file)), { level: 9 }).length / 1000;
+const scripts = readdirSync(assets).filter((f) => f.endsWith(".js"));
+const index = readFileSync(join(root, "src/Web/wwwroot/index.html"), "utf8");
+const first = scripts.filter((f) => index.includes(f));
+row("first JS, gzip", `${first.reduce((sum, f) => sum + gzip(f), 0).toFixed(1)} kB`, "110 kB");
+row("all JS, gzip", `${scripts.reduce((sum, f) => sum + gzip(f), 0).toFixed(1)} kB`, "none set");
+
+// The two starts of ./ystrata demo: from a fresh clone of HEAD, and again with nothing changed.
+if (process.argv.includes("--clone")) {
+  const clone = `${server.data}-clone`;
+  execFileSync("git", ["clone", "-q", root, clone]);
+  const { spawn } = await import("node:child_process");
+  const serve = () =>
+    new Promise((resolve, reject) => {
+      const from = performance.now();
+      const demo = spawn("./ystrata", ["demo", "--port", "5199"], { cwd: clone, stdio: ["ignore", "pipe", "ignore"] });
+      demo.once("exit", (code) => reject(new Error(`demo ended with ${code}`)));
+      demo.stdout.once("data", () => {
+        const took = performance.now() - from;
+        demo.removeAllListeners("exit");
+        demo.once("exit", () => resolve(took));
+        demo.kill("SIGTERM");
+      });
+    });
+  row("fresh clone to a serving demo", `${((await serve()) / 1000).toFixed(1)} s`, "240 s");
+  row("second start, nothing changed", `${((await serve()) / 1000).toFixed(2)} s`, "3 s");
+  execFileSync("rm", ["-rf", clone]);
+}
