@@ -45,7 +45,7 @@ public static class Planner
             Section.Of(rolled),
             [
                 .. DoughNotes.Of(spec.Dough, dough),
-                .. LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, ball, mix),
+                .. LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, mix),
                 .. LaminationNotes.OfFold(spec.Fold, fold, rolled, larder),
                 .. LaminationNotes.OfRoll(spec.Roll, roll, fold, folded),
                 .. PanNotes.Of(spec.Pan, pan, roll, fold),

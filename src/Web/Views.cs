@@ -46,13 +46,23 @@ public sealed record Planned(int Pieces, Grams Flour, Grams Liquid, Grams DoughF
     }
 }
 
+/// <summary>What a log entry of a batch would be laid beside.</summary>
+public sealed record PlannedView(string BatchName, Planned Planned, Glance Glance)
+{
+    public static PlannedView Of(string name, BatchSpec spec, Larder larder)
+    {
+        var sheet = Planner.Plan(spec, larder, Learned.Nothing);
+        return new(name, Planned.Of(spec, sheet, larder), Glance.Of(sheet));
+    }
+}
+
 public sealed record LogView(
     Guid Id, Guid BatchId, string BatchName, DateTimeOffset CookedAt, Outcome Outcome, Planned Planned, Glance Glance)
 {
     public static LogView Of(LogLine line, Larder larder)
     {
         var e = line.Entry;
-        var sheet = Planner.Plan(e.Spec, larder, Learned.Nothing);
-        return new(e.Id, e.BatchId, line.BatchName, e.CookedAt, e.Outcome, Planned.Of(e.Spec, sheet, larder), Glance.Of(sheet));
+        var (name, planned, glance) = PlannedView.Of(line.BatchName, e.Spec, larder);
+        return new(e.Id, e.BatchId, name, e.CookedAt, e.Outcome, planned, glance);
     }
 }

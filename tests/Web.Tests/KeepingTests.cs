@@ -143,8 +143,11 @@ public sealed class KeepingTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task The_log_lays_planned_beside_actual()
     {
         var batch = (string)(await Post("/api/batches", Batch()))["id"]!;
+        var ahead = await Get($"/api/batches/{batch}/planned");
         var entry = await Post("/api/log", Entry(batch));
 
+        Assert.True(JsonNode.DeepEquals(ahead["planned"], entry["planned"]));
+        Assert.Equal(HttpStatusCode.NotFound, await Status(HttpMethod.Get, $"/api/batches/{Guid.NewGuid()}/planned"));
         Assert.Equal(1180, (double)entry["outcome"]!["used"]!["flour"]!);
         Assert.Null(entry["outcome"]!["used"]!["salt"]);
         Assert.Equal(1174.6, (double)entry["planned"]!["flour"]!, 1);

@@ -2,9 +2,6 @@ namespace Ystrata.Core;
 
 public static class DoughNotes
 {
-    /// <summary>Usual salt in a flatbread dough, percent of flour.</summary>
-    private static readonly Percent LeastSalt = new(1.2), MostSalt = new(2.2);
-
     private const string Egg = "egg";
 
     public static IEnumerable<Note> Of(DoughSpec spec, DoughSheet dough)
@@ -28,13 +25,14 @@ public static class DoughNotes
                 Quantity.Of("right", dough.HydrationOnTarget),
             ]);
 
-        if (dough.Salt.Value < LeastSalt.Value)
+        var (leastSalt, mostSalt) = dough.SaltGood;
+        if (dough.Salt.Value < leastSalt.Value)
         {
-            yield return new(NoteCode.SaltLow, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("least", LeastSalt)]);
+            yield return new(NoteCode.SaltLow, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("least", leastSalt)]);
         }
-        else if (dough.Salt.Value > MostSalt.Value)
+        else if (dough.Salt.Value > mostSalt.Value)
         {
-            yield return new(NoteCode.SaltHigh, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", MostSalt)]);
+            yield return new(NoteCode.SaltHigh, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", mostSalt)]);
         }
 
         if (spec.Liquid == Egg)

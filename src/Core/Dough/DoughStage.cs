@@ -15,6 +15,9 @@ public enum DoughFeel
     Batter,
 }
 
+/// <summary>Where one feel ends and the next begins, points of flour from the target (models.md B).</summary>
+public sealed record FeelMarks(Percent Stiff, Percent Firm, Percent Soft, Percent Sticky);
+
 /// <param name="Portions">Everything to weigh, in the order of the work.</param>
 /// <param name="Mass">Dough in the bowl.</param>
 /// <param name="Loss">What bowl and hands keep of it.</param>
@@ -23,6 +26,8 @@ public enum DoughFeel
 /// <param name="Target">h* this mix wants for the feel chosen.</param>
 /// <param name="Gap">h* − target, points of flour.</param>
 /// <param name="HydrationOnTarget">The hydration that would close the gap.</param>
+/// <param name="HydrationGood">The hydrations that feel right.</param>
+/// <param name="SaltGood">Usual salt, percent of flour.</param>
 /// <param name="Salt">Salt from every source, percent of flour.</param>
 /// <param name="WaterShare">Water in the dough, the flour's own included, percent of dough.</param>
 public sealed record DoughSheet(
@@ -35,8 +40,11 @@ public sealed record DoughSheet(
     Percent Target,
     Percent Gap,
     Percent HydrationOnTarget,
+    Range<Percent> HydrationGood,
+    FeelMarks Marks,
     DoughFeel Feel,
     Percent Salt,
+    Range<Percent> SaltGood,
     Percent WaterShare);
 
 /// <summary>Stage 1: from pieces, ball and baker's percents to grams.</summary>
@@ -46,6 +54,11 @@ public static class DoughStage
     private const double FatLoosens = 0.25, MoreFatLoosens = 0.10, MoreFatFrom = 10, SugarLoosens = 0.35, SolidsBind = 0.6;
 
     private const double StiffBelow = -8, OnTargetWithin = 3, StickyAbove = 8, BatterFrom = 150;
+
+    private static readonly FeelMarks Marks = new(new(StiffBelow), new(-OnTargetWithin), new(OnTargetWithin), new(StickyAbove));
+
+    /// <summary>Usual salt in a flatbread dough, percent of flour.</summary>
+    private static readonly Range<Percent> UsualSalt = new(new(1.2), new(2.2));
 
     /// <summary>The salt that is added to make up the share wanted.</summary>
     public const string SaltId = "salt-fine";
@@ -76,6 +89,7 @@ public static class DoughStage
         var feel = hydration + loosened;
         var target = mix.Absorption.Value + PointsOf(spec.Feel);
         var gap = feel - target;
+        var perPoint = FeelPerPoint(larder[spec.Liquid]);
 
         return new(
             portions,
@@ -86,9 +100,12 @@ public static class DoughStage
             new(feel),
             new(target),
             new(gap),
-            new(hydration - gap / FeelPerPoint(larder[spec.Liquid])),
+            new(hydration - gap / perPoint),
+            new(new(hydration - (gap + OnTargetWithin) / perPoint), new(hydration - (gap - OnTargetWithin) / perPoint)),
+            Marks,
             Judge(hydration, gap),
             new(Sum(i => i.Salt.Value)),
+            UsualSalt,
             new(Sum(i => i.Water.Value) * (flour / mass)));
     }
 

@@ -3,11 +3,6 @@ namespace Ystrata.Core;
 /// <summary>What to watch from the first sheet to the last roll (models.md D).</summary>
 public static class LaminationNotes
 {
-    private static readonly Millimetres Smeared = new(0.05), Bready = new(0.8); // empirical
-
-    // A folded sheet more than this many times its flour's limit wastes surface (empirical).
-    private const double ThickFactor = 2;
-
     // Fat laid in, per 100 g of dough, that most doughs no longer hold on the pan (empirical).
     private static readonly Grams MostFatPer100G = new(30);
 
@@ -17,7 +12,7 @@ public static class LaminationNotes
     // Springback worth rolling past for, share of the diameter.
     private const double WorthRollingPast = 0.02;
 
-    public static IEnumerable<Note> OfSheet(SheetSpec spec, FirstSheet sheet, bool folded, Grams ball, FlourMix mix)
+    public static IEnumerable<Note> OfSheet(SheetSpec spec, FirstSheet sheet, bool folded, FlourMix mix)
     {
         if (sheet.Thickness.Value < sheet.Thinnest.Value)
         {
@@ -28,13 +23,13 @@ public static class LaminationNotes
                 Quantity.Of("across", sheet.ThinnestAcross),
             ]);
         }
-        else if (folded && sheet.Thickness.Value > ThickFactor * sheet.Thinnest.Value)
+        else if (folded && sheet.Thickness.Value > sheet.ThickFrom.Value)
         {
             yield return new(NoteCode.SheetTooThick, Stage.Sheet, Weight.Watch,
             [
                 Quantity.Of("thickness", sheet.Thickness),
                 Quantity.Of("limit", sheet.Thinnest),
-                Quantity.Of("across", Round.DiameterOf(ball, sheet.Thinnest * ThickFactor)),
+                Quantity.Of("across", sheet.ThickFromAcross),
             ]);
         }
 
@@ -112,13 +107,13 @@ public static class LaminationNotes
 
     public static IEnumerable<Note> OfRoll(RollSpec spec, RollSheet roll, FoldSheet fold, Piece beforeRoll)
     {
-        if (fold.Effective > 1 && roll.ThinnestLeaf.Value < Smeared.Value)
+        if (fold.Effective > 1 && roll.ThinnestLeaf.Value < roll.SmearedUnder.Value)
         {
-            yield return new(NoteCode.LeafSmeared, Stage.Roll, Weight.Wrong, [Quantity.Of("leaf", roll.ThinnestLeaf), Quantity.Of("limit", Smeared)]);
+            yield return new(NoteCode.LeafSmeared, Stage.Roll, Weight.Wrong, [Quantity.Of("leaf", roll.ThinnestLeaf), Quantity.Of("limit", roll.SmearedUnder)]);
         }
-        else if (fold.Effective > 1 && roll.Leaf.Value > Bready.Value)
+        else if (fold.Effective > 1 && roll.Leaf.Value > roll.BreadyOver.Value)
         {
-            yield return new(NoteCode.LeafBready, Stage.Roll, Weight.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", Bready)]);
+            yield return new(NoteCode.LeafBready, Stage.Roll, Weight.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", roll.BreadyOver)]);
         }
 
         var already = beforeRoll.Area.AsRound();

@@ -8,6 +8,8 @@ namespace Ystrata.Core;
 /// <param name="Thickness">Dough and films, raw.</param>
 /// <param name="Leaf">Mean leaf, welded neighbours counted as one.</param>
 /// <param name="ThinnestLeaf">The thinnest leaf as piled, welded or not.</param>
+/// <param name="SmearedUnder">A leaf thinner than this breaks up under the pin.</param>
+/// <param name="BreadyOver">A leaf thicker than this eats as crumb.</param>
 /// <param name="FilmLeast">Thinnest fat film between leaves that come apart by fat.</param>
 /// <param name="FilmMost">Thickest such film.</param>
 public sealed record RollSheet(
@@ -20,12 +22,16 @@ public sealed record RollSheet(
     Millimetres Thickness,
     Millimetres Leaf,
     Millimetres ThinnestLeaf,
+    Millimetres SmearedUnder,
+    Millimetres BreadyOver,
     Micrometres? FilmLeast,
     Micrometres? FilmMost);
 
 /// <summary>Stage 7: the last roll.</summary>
 public static class RollStage
 {
+    private static readonly Millimetres Smeared = new(0.05), Bready = new(0.8); // empirical
+
     public static RollSheet Judge(RollSpec spec, Piece rolled, int effectiveLeaves, FlourMix mix, DoughSpec dough)
     {
         var back = Round.Springback(mix, dough.FatShare, spec.Rest);
@@ -40,6 +46,8 @@ public static class RollStage
             rolled.Thickness,
             new(rolled.Leaves.Sum(l => l.Value) / effectiveLeaves),
             rolled.Leaves.MinBy(l => l.Value),
+            Smeared,
+            Bready,
             films.Count > 0 ? films.MinBy(f => f.Value) : null,
             films.Count > 0 ? films.MaxBy(f => f.Value) : null);
     }

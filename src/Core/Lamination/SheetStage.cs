@@ -3,6 +3,8 @@ namespace Ystrata.Core;
 /// <param name="Thickness">Dough only.</param>
 /// <param name="Thinnest">What this flour, feel and rest still bear.</param>
 /// <param name="ThinnestAcross">The diameter at which the ball gets that thin.</param>
+/// <param name="ThickFrom">From this on it is thick to fold.</param>
+/// <param name="ThickFromAcross">The diameter up to which it is thick to fold.</param>
 /// <param name="Film">Fat on the upper face.</param>
 /// <param name="Dust">Flour on the upper face.</param>
 /// <param name="MostFat">Fat the face holds before it runs.</param>
@@ -12,6 +14,8 @@ public sealed record FirstSheet(
     Millimetres Thickness,
     Millimetres Thinnest,
     Millimetres ThinnestAcross,
+    Millimetres ThickFrom,
+    Millimetres ThickFromAcross,
     Micrometres Film,
     Load Dust,
     Grams MostFat);
@@ -21,6 +25,9 @@ public static class SheetStage
 {
     /// <summary>A film thicker than this runs out at the first fold (empirical).</summary>
     public static readonly Micrometres HoldsFilm = new(200);
+
+    // A folded sheet more than this many times its flour's limit wastes surface (empirical).
+    private const double ThickFactor = 2;
 
     public static (FirstSheet Sheet, Piece Piece) Work(SheetSpec spec, Grams ball, FlourMix mix, DoughSheet dough, Larder larder)
     {
@@ -38,6 +45,8 @@ public static class SheetStage
                 bare.Leaves[0],
                 thinnest,
                 Round.DiameterOf(ball, thinnest),
+                thinnest * ThickFactor,
+                Round.DiameterOf(ball, thinnest * ThickFactor),
                 piece.Top.Film,
                 piece.Top.Dust,
                 Folding.FatFor(HoldsFilm, larder[spec.Fat], bare.Area)),

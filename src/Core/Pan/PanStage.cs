@@ -13,17 +13,19 @@ public sealed record Turn(Face Face, Seconds Time, Grams Fat);
 /// <param name="Turns">In order: the first face dry, the second with fat, the first again with fat.</param>
 /// <param name="FirstEstimate">True while the times come from the closed form below and not from a run of the pan.</param>
 /// <param name="Film">Fat on each face.</param>
-/// <param name="LeastFat">Fat per side for a film of 50 µm.</param>
-/// <param name="MostFat">Fat per side for a film of 150 µm.</param>
+/// <param name="FatGood">Fat per side for a film of 50 to 150 µm.</param>
+/// <param name="CoolUnder">Under this a face dries before it colours.</param>
 /// <param name="SmokePoint">Of the pan's fat, where known.</param>
+/// <param name="SmokeWatchFrom">From here on a pan that creeps up smokes.</param>
 public sealed record PanSheet(
     IReadOnlyList<Turn> Turns,
     Seconds Total,
     bool FirstEstimate,
     Micrometres Film,
-    Grams LeastFat,
-    Grams MostFat,
+    Range<Grams> FatGood,
+    Celsius CoolUnder,
     Celsius? SmokePoint,
+    Celsius? SmokeWatchFrom,
     FatSheet Fat);
 
 /// <summary>Where the fat of one piece is.</summary>
@@ -38,6 +40,12 @@ public static class PanStage
 {
     /// <summary>Fat on a face, models.md F: less leaves dry spots, more runs off.</summary>
     public static readonly Micrometres LeastFilm = new(50), MostFilm = new(150);
+
+    // Within this of the smoke point a pan that creeps up smokes (models.md F).
+    private const double NearSmoke = 10;
+
+    // Empirical.
+    private static readonly Celsius CoolPan = new(170);
 
     private const double DoughDensity = 1150, Conductivity = 0.40; // kg/m³, W/(m·K); models.md F
     private const double DrySolids = 1600, Water = 4180, Latent = 2.257e6; // J/(kg·K), J/(kg·K), J/kg
@@ -69,9 +77,10 @@ public static class PanStage
             new(turns.Sum(t => t.Time.Value)),
             FirstEstimate: true,
             Folding.FatCoat(spec.FatPerSide, fat, area).Film,
-            Folding.FatFor(LeastFilm, fat, area),
-            Folding.FatFor(MostFilm, fat, area),
+            new(Folding.FatFor(LeastFilm, fat, area), Folding.FatFor(MostFilm, fat, area)),
+            CoolPan,
             fat.SmokePoint,
+            fat.SmokePoint is { } smoke ? new Celsius(smoke.Value - NearSmoke) : null,
             new(DoughFatOf(dough, ball, larder), fold.InsideFat, spec.FatPerSide * 2));
     }
 

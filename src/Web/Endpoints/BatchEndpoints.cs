@@ -10,6 +10,7 @@ public static class BatchEndpoints
         batches.MapGet("", Latest).WithName("batches").WithSummary("The batches changed last, newest first.");
         batches.MapPost("", Add).WithName("addBatch").Produces<BatchView>(201);
         batches.MapGet("{id:guid}", Find).WithName("batch").Produces<BatchView>();
+        batches.MapGet("{id:guid}/planned", Planned).WithName("plannedBatch").Produces<PlannedView>().WithSummary("The figures the log lays beside what happened.");
         batches.MapPut("{id:guid}", Change).WithName("changeBatch").Produces<BatchView>();
         batches.MapDelete("{id:guid}", Delete).WithName("deleteBatch").Produces(204);
         batches.MapPost("{id:guid}/restore", Restore).WithName("restoreBatch").Produces(204).WithSummary("Takes a delete back.");
@@ -18,6 +19,9 @@ public static class BatchEndpoints
     private static IEnumerable<BatchView> Latest(Batches batches) => batches.Latest(Common.MostListed).Select(BatchView.Of);
 
     private static IResult Find(Guid id, Batches batches) => Common.Found(batches.Find(id) is { } b ? BatchView.Of(b) : null);
+
+    private static IResult Planned(Guid id, Batches batches, Larder larder) =>
+        Common.Found(batches.Find(id) is { } b ? PlannedView.Of(b.Name, b.Spec, larder) : null);
 
     private static IResult Add(BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)
     {

@@ -77,8 +77,8 @@ public class PanTests
         var pan = Pan(p => p).Pan;
 
         Assert.InRange(pan.Film.Value, 50, 150);
-        Assert.True(Pan(p => p with { FatPerSide = pan.MostFat + new Grams(0.1) }).Has(NoteCode.PanFatPools));
-        Assert.True(Pan(p => p with { FatPerSide = pan.LeastFat - new Grams(0.1) }).Has(NoteCode.PanFatThin));
+        Assert.True(Pan(p => p with { FatPerSide = pan.FatGood.Most + new Grams(0.1) }).Has(NoteCode.PanFatPools));
+        Assert.True(Pan(p => p with { FatPerSide = pan.FatGood.Least - new Grams(0.1) }).Has(NoteCode.PanFatThin));
     }
 
     [Fact]

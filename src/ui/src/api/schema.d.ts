@@ -120,6 +120,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/planned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The figures the log lays beside what happened. */
+        get: operations["plannedBatch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/restore": {
         parameters: {
             query?: never;
@@ -318,9 +335,14 @@ export interface components {
             gap: components["schemas"]["Percent"];
             /** @description The hydration that would close the gap. */
             hydrationOnTarget: components["schemas"]["Percent"];
+            /** @description The hydrations that feel right. */
+            hydrationGood: components["schemas"]["RangeOfPercent"];
+            marks: components["schemas"]["FeelMarks"];
             feel: components["schemas"]["DoughFeel"];
             /** @description Salt from every source, percent of flour. */
             salt: components["schemas"]["Percent"];
+            /** @description Usual salt, percent of flour. */
+            saltGood: components["schemas"]["RangeOfPercent"];
             /** @description Water in the dough, the flour's own included, percent of dough. */
             waterShare: components["schemas"]["Percent"];
         };
@@ -353,6 +375,13 @@ export interface components {
          * @enum {unknown}
          */
         Feel: "firm" | "medium" | "soft" | "verySoft";
+        /** @description Where one feel ends and the next begins, points of flour from the target (models.md B). */
+        FeelMarks: {
+            stiff: components["schemas"]["Percent"];
+            firm: components["schemas"]["Percent"];
+            soft: components["schemas"]["Percent"];
+            sticky: components["schemas"]["Percent"];
+        };
         FirstSheet: {
             diameter: components["schemas"]["Millimetres"];
             area: components["schemas"]["SquareCentimetres"];
@@ -362,6 +391,10 @@ export interface components {
             thinnest: components["schemas"]["Millimetres"];
             /** @description The diameter at which the ball gets that thin. */
             thinnestAcross: components["schemas"]["Millimetres"];
+            /** @description From this on it is thick to fold. */
+            thickFrom: components["schemas"]["Millimetres"];
+            /** @description The diameter up to which it is thick to fold. */
+            thickFromAcross: components["schemas"]["Millimetres"];
             /** @description Fat on the upper face. */
             film: components["schemas"]["Micrometres"];
             /** @description Flour on the upper face. */
@@ -613,11 +646,12 @@ export interface components {
             firstEstimate: boolean;
             /** @description Fat on each face. */
             film: components["schemas"]["Micrometres"];
-            /** @description Fat per side for a film of 50 µm. */
-            leastFat: components["schemas"]["Grams"];
-            /** @description Fat per side for a film of 150 µm. */
-            mostFat: components["schemas"]["Grams"];
+            /** @description Fat per side for a film of 50 to 150 µm. */
+            fatGood: components["schemas"]["RangeOfGrams"];
+            /** @description Under this a face dries before it colours. */
+            coolUnder: components["schemas"]["Celsius"];
             smokePoint: null | components["schemas"]["Celsius"];
+            smokeWatchFrom: null | components["schemas"]["Celsius"];
             fat: components["schemas"]["FatSheet"];
         };
         PanSpec: {
@@ -642,6 +676,12 @@ export interface components {
             pan: components["schemas"]["Celsius"];
             sides: number[];
         };
+        /** @description What a log entry of a batch would be laid beside. */
+        PlannedView: {
+            batchName: string;
+            planned: components["schemas"]["Planned"];
+            glance: components["schemas"]["Glance"];
+        };
         /** @description One thing to weigh. */
         Portion: {
             id: string;
@@ -663,6 +703,16 @@ export interface components {
             /** Format: double */
             value: number;
             unit: string;
+        };
+        /** @description A stretch in which a figure is good. */
+        RangeOfGrams: {
+            least: components["schemas"]["Grams"];
+            most: components["schemas"]["Grams"];
+        };
+        /** @description A stretch in which a figure is good. */
+        RangeOfPercent: {
+            least: components["schemas"]["Percent"];
+            most: components["schemas"]["Percent"];
         };
         /** @description Why a figure is not taken: the field, what was given and what is allowed. The words are the interface's. */
         Refusal: {
@@ -702,6 +752,10 @@ export interface components {
             leaf: components["schemas"]["Millimetres"];
             /** @description The thinnest leaf as piled, welded or not. */
             thinnestLeaf: components["schemas"]["Millimetres"];
+            /** @description A leaf thinner than this breaks up under the pin. */
+            smearedUnder: components["schemas"]["Millimetres"];
+            /** @description A leaf thicker than this eats as crumb. */
+            breadyOver: components["schemas"]["Millimetres"];
             filmLeast: null | components["schemas"]["Micrometres"];
             filmMost: null | components["schemas"]["Micrometres"];
         };
@@ -1312,6 +1366,46 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    plannedBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedView"];
+                };
             };
             /** @description Bad Request */
             400: {

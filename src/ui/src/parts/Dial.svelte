@@ -19,7 +19,7 @@
     from?: number;
     to?: number;
     /** Where it is good. */
-    good?: [number, number];
+    good?: { least: number; most: number };
     refusal?: Refusal | undefined;
     onchange: (value: number) => void;
   }
@@ -108,8 +108,8 @@
       <span class="relative h-3 w-full overflow-hidden rounded-full bg-line">
         {#if good}<span
             class="absolute inset-y-0 bg-leaf-soft"
-            style:inset-inline-start={at(good[0])}
-            style:inset-inline-end={`calc(100% - ${at(good[1])})`}
+            style:inset-inline-start={at(good.least)}
+            style:inset-inline-end={`calc(100% - ${at(good.most)})`}
           ></span>{/if}
       </span>
       {#each thumbItems as { index } (index)}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Trash2 from "@lucide/svelte/icons/trash-2";
   import { api, refusalsOf } from "../api/client";
-  import type { BatchSheet, BatchView, Glance, LogView, Outcome, Refusal } from "../api/types";
+  import type { LogView, Outcome, Refusal } from "../api/types";
   import { m } from "../paraglide/messages";
   import Section from "../section/Section.svelte";
   import { clock, day, leaves } from "../words/format";
@@ -32,7 +32,7 @@
   let cookedAt = $state(start?.cookedAt ?? new Date().toISOString());
   let name = $state(start?.batchName ?? "");
   let planned = $state.raw(start?.planned ?? null);
-  let glance = $state.raw<Pick<Glance, "section" | "leaves"> | null>(start?.glance ?? null);
+  let glance = $state.raw(start?.glance ?? null);
   let refusals = $state.raw<Refusal[]>([]);
   let unread = $state<Record<string, boolean>>({});
   let missing = $state(false);
@@ -43,26 +43,9 @@
   });
 
   async function fetchPlan(id: string) {
-    const { data: b } = await api.GET("/api/batches/{id}", { params: { path: { id } } });
-    const { data: sheet } = b ? await api.POST("/api/plan", { body: b.spec }) : { data: undefined };
-    missing = !b || !sheet;
-    if (b && sheet) lay(b, sheet);
-  }
-
-  function lay(b: BatchView, sheet: BatchSheet) {
-    name = b.name;
-    glance = { section: sheet.section, leaves: sheet.fold.effective };
-    const portion = (id: string) => sheet.dough.portions.find((p) => p.id === id)?.mass ?? 0;
-    planned = {
-      pieces: sheet.balls.count,
-      flour: sheet.dough.flour,
-      liquid: portion(b.spec.dough.liquid),
-      doughFat: portion(b.spec.dough.fat),
-      salt: portion("salt-fine"),
-      ballMass: sheet.balls.mass,
-      pan: b.spec.pan.temperature,
-      sides: sheet.pan.turns.map((t) => t.time),
-    };
+    const { data } = await api.GET("/api/batches/{id}/planned", { params: { path: { id } } });
+    missing = !data;
+    if (data) ({ batchName: name, planned, glance } = data);
   }
 
   const refusalOf = (field: string) => refusals.find((r) => r.field === `outcome.${field}`);

@@ -46,7 +46,7 @@
             stroke-dasharray={state === "patchy" ? "9 7" : film > 0 ? undefined : "1 3"}
             data-contact={state}
           />
-          {#if film > 0 && dust > 0 && drawing.leafHeight > 7}<path
+          {#if film > 0 && dust > 0 && contact.width >= 2}<path
               d={contact.path}
               class="flour"
               stroke-width="1.2"

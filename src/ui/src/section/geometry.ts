@@ -11,8 +11,6 @@ export interface Drawing {
   crust: string;
   /** How many times taller than wide it is drawn. */
   taller: number;
-  /** Of the thinnest leaf, in pixels. */
-  leafHeight: number;
 }
 
 /** How many times taller than wide a section may be drawn: few enough that a thicker bread is seen to be thicker. */
@@ -86,5 +84,5 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
 
   const last = section.leaves.length;
   const crust = `M${line(bounds[0] ?? 0, 0)}L${line(bounds[2 * last - 1] ?? 0, last, true)}Z`;
-  return { leaves, contacts, crust, taller, leafHeight: least };
+  return { leaves, contacts, crust, taller };
 }

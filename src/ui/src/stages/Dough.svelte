@@ -16,8 +16,8 @@
 
   let { spec, sheet }: StageProps = $props();
   const dough = $derived(spec.dough);
-  const right = $derived(sheet.dough.hydrationOnTarget);
   const feels = (Object.keys(feelName) as Feel[]).map((value) => ({ value, label: feelName[value]() }));
+  const marks = $derived(sheet.dough.marks);
   const gramsOf = (id: string) => sheet.dough.portions.find((p) => p.id === id)?.mass ?? 0;
   // A bar's length against the heaviest thing in the bowl, so that salt is still seen beside flour.
   const heaviest = $derived(Math.max(...sheet.dough.portions.map((p) => p.mass)));
@@ -74,7 +74,7 @@
       unit="%"
       from={40}
       to={90}
-      good={[right - 3, right + 3]}
+      good={sheet.dough.hydrationGood}
       refusal={batch.refusalOf("dough.hydration")}
       onchange={(v) => change(() => (dough.hydration = v))}
     />
@@ -95,7 +95,7 @@
       step={0.1}
       unit="%"
       to={3}
-      good={[1.2, 2.2]}
+      good={sheet.dough.saltGood}
       refusal={batch.refusalOf("dough.salt")}
       onchange={(v) => change(() => (dough.salt = v))}
     />
@@ -214,14 +214,14 @@
     <Gauge
       label={m.against_thirst()}
       value={sheet.dough.gap}
-      from={-14}
+      from={marks.stiff - 6}
       said={wouldBe[sheet.dough.feel]()}
       zones={[
-        { to: -8, label: m.zone_stiff(), bad: true },
-        { to: -3, label: m.zone_firm() },
-        { to: 3, label: m.zone_right(), good: true },
-        { to: 8, label: m.zone_soft() },
-        { to: 14, label: m.zone_sticky(), bad: true },
+        { to: marks.stiff, label: m.zone_stiff(), bad: true },
+        { to: marks.firm, label: m.zone_firm() },
+        { to: marks.soft, label: m.zone_right(), good: true },
+        { to: marks.sticky, label: m.zone_soft() },
+        { to: marks.sticky + 6, label: m.zone_sticky(), bad: true },
       ]}
     />
     <p class="text-[13px] text-mute">{m.thirst({ feel: number(sheet.dough.feelHydration, 1), target: number(sheet.dough.target, 1) })}</p>

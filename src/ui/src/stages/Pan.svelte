@@ -18,6 +18,7 @@
   const turnTint = $derived(["#efdcb4", faceTint[pan.colour], faceTint[pan.colour]]);
   const turnName = [m.turn_first, m.turn_second, m.turn_last];
   const smoke = $derived(sheet.pan.smokePoint ?? 300);
+  const watch = $derived(sheet.pan.smokeWatchFrom ?? smoke);
 
   function change(to: () => void) {
     to();
@@ -52,7 +53,7 @@
     unit="°C"
     from={140}
     to={280}
-    good={[180, Math.min(smoke - 10, 245)]}
+    good={{ least: sheet.pan.coolUnder, most: watch }}
     refusal={batch.refusalOf("pan.temperature")}
     onchange={(v) => change(() => (pan.temperature = v))}
   />
@@ -62,8 +63,8 @@
     value={pan.fatPerSide}
     step={0.5}
     unit="g"
-    to={Math.max(sheet.pan.mostFat * 1.6, 1)}
-    good={[sheet.pan.leastFat, sheet.pan.mostFat]}
+    to={Math.max(sheet.pan.fatGood.most * 1.6, 1)}
+    good={sheet.pan.fatGood}
     refusal={batch.refusalOf("pan.fatPerSide")}
     onchange={(v) => change(() => (pan.fatPerSide = v))}
   />
@@ -77,7 +78,7 @@
     from={140}
     said={m.smokes_at({ heat: amount(smoke, "°C") })}
     zones={[
-      { to: Math.max(smoke - 10, 141), label: m.zone_clear(), good: true },
+      { to: Math.max(watch, 141), label: m.zone_clear(), good: true },
       { to: Math.max(smoke, 142), label: "" },
       { to: Math.max(300, smoke + 20), label: m.zone_smokes(), bad: true },
     ]}

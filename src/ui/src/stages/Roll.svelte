@@ -69,9 +69,9 @@
       from={0}
       said={amount(sheet.roll.leaf, "mm")}
       zones={[
-        { to: 0.05, label: "", bad: true },
-        { to: 0.8, label: m.zone_leaf(), good: true },
-        { to: Math.max(1.4, sheet.roll.leaf), label: m.zone_bready() },
+        { to: sheet.roll.smearedUnder, label: "", bad: true },
+        { to: sheet.roll.breadyOver, label: m.zone_leaf(), good: true },
+        { to: Math.max(sheet.roll.breadyOver * 1.75, sheet.roll.leaf), label: m.zone_bready() },
       ]}
     />
     <dl class="mt-2 grid grid-cols-2 gap-3">

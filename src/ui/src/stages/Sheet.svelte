@@ -14,9 +14,9 @@
   const round = $derived(plan.roll.diameter);
   const box = $derived(Math.max(across, round) + 20);
   // How strongly the ghee shows: a full film that just holds is full colour.
-  const fatTint = $derived(plan.sheet.mostFat > 0 ? Math.min(sheet.fatMass / plan.sheet.mostFat, 1) : 0);
+  const fatTint = $derived(plan.sheet.mostFat > 0 ? Math.min(Math.max(sheet.fatMass / plan.sheet.mostFat, 0), 1) : 0);
   const specks = $derived(Math.min(Math.round(plan.sheet.dust * 60), 260));
-  const top = $derived(Math.max(plan.sheet.thickness, plan.sheet.thinnest * 3));
+  const top = $derived(Math.max(plan.sheet.thickness, plan.sheet.thickFrom * 1.5));
 
   function change(to: () => void) {
     to();
@@ -35,7 +35,7 @@
       unit="cm"
       from={100}
       to={600}
-      good={[plan.sheet.thinnestAcross * 0.707, plan.sheet.thinnestAcross]}
+      good={{ least: plan.sheet.thickFromAcross, most: plan.sheet.thinnestAcross }}
       refusal={batch.refusalOf("sheet.diameter")}
       onchange={(v) => change(() => (sheet.diameter = v))}
     />
@@ -57,7 +57,7 @@
       step={0.5}
       unit="g"
       to={Math.max(plan.sheet.mostFat * 1.5, 1)}
-      good={[0, plan.sheet.mostFat]}
+      good={{ least: 0, most: plan.sheet.mostFat }}
       refusal={batch.refusalOf("sheet.fatMass")}
       onchange={(v) => change(() => (sheet.fatMass = v))}
     />
@@ -105,7 +105,7 @@
       said={amount(plan.sheet.thickness, "mm")}
       zones={[
         { to: plan.sheet.thinnest, label: m.zone_tears(), bad: true },
-        { to: plan.sheet.thinnest * 2, label: m.zone_thin(), good: true },
+        { to: plan.sheet.thickFrom, label: m.zone_thin(), good: true },
         { to: top, label: m.zone_thick() },
       ]}
     />
