@@ -56,9 +56,9 @@ public sealed class DurabilityTests : IDisposable
         var (server, address) = await Start();
         using (server)
         {
-            using var client = new HttpClient { BaseAddress = address };
-
-            // A gigabyte is announced; the answer comes without waiting for it.
+            // A gigabyte is announced, and only sent if the server asks for it, however long that takes on a busy machine.
+            using var patient = new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) };
+            using var client = new HttpClient(patient) { BaseAddress = address };
             using var announced = new HttpRequestMessage(HttpMethod.Post, "/api/plan") { Content = new EndlessContent(1_000_000_000) };
             announced.Headers.ExpectContinue = true;
             using var refused = await client.SendAsync(announced);

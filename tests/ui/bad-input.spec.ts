@@ -19,31 +19,37 @@ const dials: [string, string, string][] = [
   ["Pan", "Fat on each side", "From 0 g to 60 g."],
 ];
 
-for (const [stage, label, range] of dials) {
-  test(`${stage}, ${label}: what cannot be is said in words, and what was typed stays`, async ({ bench, page }) => {
+for (const stage of new Set(dials.map(([stage]) => stage))) {
+  test(`${stage}: what cannot be is said in words, and what was typed stays`, async ({ bench, page }) => {
     await bench.pick("Night-crew squares");
     await bench.open(stage);
     const figures = await page.locator("[data-figures]").allInnerTexts();
-    const field = bench.number(label);
-    const described = async () => page.locator(`[id="${await field.getAttribute("aria-describedby")}"]`);
 
-    for (const typed of ["-3", "99999999", "1e30"]) {
-      await bench.set(label, typed);
-      await expect(field).toHaveAttribute("aria-invalid", "true");
-      await expect(await described()).toContainText(range, { ignoreCase: true });
-      await expect(field).toHaveValue(typed);
+    for (const [, label, range] of dials.filter(([s]) => s === stage)) {
+      const field = bench.number(label);
+      const described = async () => page.locator(`[id="${await field.getAttribute("aria-describedby")}"]`);
+      const before = await field.inputValue();
+
+      for (const typed of ["-3", "99999999", "1e30"]) {
+        await bench.set(label, typed);
+        await expect(field).toHaveAttribute("aria-invalid", "true");
+        await expect(await described()).toContainText(range, { ignoreCase: true });
+        await expect(field).toHaveValue(typed);
+      }
+
+      for (const typed of ["", "plenty", "NaN", "1/0", "<b>12</b>"]) {
+        await bench.set(label, typed);
+        await expect(await described()).toContainText(range.replace("From", "Give a number from"));
+        await expect(field).toHaveValue(typed);
+      }
+
+      // The sheet is the last good one, and nothing was half kept.
+      expect(await page.locator("[data-figures]").allInnerTexts()).toEqual(figures);
+      const kept = await page.request.get(`${new URL(page.url()).origin}/api/batches`);
+      expect(JSON.stringify(await kept.json())).not.toContain("99999999");
+      await bench.set(label, before);
+      await expect(field).not.toHaveAttribute("aria-invalid");
     }
-
-    for (const typed of ["", "plenty", "NaN", "1/0", "<b>12</b>"]) {
-      await bench.set(label, typed);
-      await expect(await described()).toContainText(range.replace("From", "Give a number from"));
-      await expect(field).toHaveValue(typed);
-    }
-
-    // The sheet is the last good one, and nothing was half kept.
-    expect(await page.locator("[data-figures]").allInnerTexts()).toEqual(figures);
-    const kept = await page.request.get(`${new URL(page.url()).origin}/api/batches`);
-    expect(JSON.stringify(await kept.json())).not.toContain("99999999");
   });
 }
 

@@ -1,7 +1,7 @@
 import { startServer } from "./server.mjs";
 import { expect, test } from "./kitchen";
 
-test.use({ expectErrors: /ERR_CONNECTION_REFUSED|ERR_FAILED/ });
+test.use({ expectErrors: /ERR_CONNECTION_REFUSED|ERR_FAILED|status of 404/ });
 
 test("while one plan is under way only the newest figures wait, and they win", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
@@ -58,6 +58,28 @@ test("the address of a batch leads back to it", async ({ bench, page }) => {
   await page.goto("about:blank");
   await page.goto(address);
   await expect(bench.stratum("balls")).toContainText("9 × 43 g");
+});
+
+test("a batch deleted under the cook's hands is kept as a new one", async ({ bench, page }) => {
+  await bench.pick("Landing rounds");
+  await bench.set("Pieces", "9");
+  await bench.kept();
+  const first = page.url();
+  await page.request.delete(first.replace("/#/batch/", "/api/batches/"));
+  await bench.set("Pieces", "10");
+  await expect(page).not.toHaveURL(first);
+  await bench.kept();
+  await page.reload();
+  await expect(bench.stratum("balls")).toContainText("10 × 43 g");
+});
+
+test("the pages' files come compressed and are kept for a year", async ({ bench, page, kitchen }) => {
+  const script = await page.locator("script[src]").first().getAttribute("src");
+  const answer = await page.request.get(`${kitchen.address}${script}`, { headers: { "accept-encoding": "br, gzip" } });
+  expect(answer.headers()["cache-control"]).toContain("immutable");
+  expect(answer.headers()["content-encoding"]).toMatch(/br|gzip/);
+  expect((await page.request.get(kitchen.address)).headers()["cache-control"]).toBe("no-cache");
+  expect(bench).toBeTruthy();
 });
 
 test("an address that leads nowhere says so", async ({ bench, page, kitchen }) => {

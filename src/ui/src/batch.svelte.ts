@@ -1,3 +1,5 @@
+import { replace, router } from "svelte-spa-router";
+import { changes } from "./api/changes.svelte";
 import { api, refusalsOf } from "./api/client";
 import type { BatchSheet, BatchSpec, BatchView, BreadView, Refusal, Stage } from "./api/types";
 
@@ -141,13 +143,15 @@ class Batch {
     const id = this.id;
     this.keeping = "keeping";
     try {
-      const { data, error } = id
-        ? await api.PUT("/api/batches/{id}", { params: { path: { id } }, body })
-        : await api.POST("/api/batches", { body });
+      const changed = id ? await api.PUT("/api/batches/{id}", { params: { path: { id } }, body }) : null;
+      // A batch that was deleted meanwhile but is still worked on is kept as a new one.
+      const { data, error } = changed && changed.response.status !== 404 ? changed : await api.POST("/api/batches", { body });
       // Figures changed meanwhile are kept with the next round.
       const newest = (this.keeping as Keeping) === "keeping";
       if (data) {
         this.id = data.id;
+        changes.shelf++;
+        if (data.id !== id && router.location.startsWith("/batch")) void replace(`/batch/${data.id}`);
         this.keptAt = data.changedAt;
         if (newest) this.keeping = "kept";
       } else if (newest) {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { Tabs } from "bits-ui";
   import TriangleAlert from "@lucide/svelte/icons/triangle-alert";
+  import { untrack } from "svelte";
   import { MediaQuery } from "svelte/reactivity";
-  import { replace } from "svelte-spa-router";
   import { api } from "../api/client";
   import type { Stage } from "../api/types";
   import { batch, stages } from "../batch.svelte";
@@ -33,19 +33,20 @@
 
   $effect(() => {
     const id = params?.id;
-    if (id) void fetchBatch(id);
-    else missing = !batch.recover();
-  });
-  // Once the kitchen has the batch, its address leads back to it.
-  $effect(() => {
-    if (batch.id && params?.id !== batch.id && !params?.id) void replace(`/batch/${batch.id}`);
+    // Only the address decides what lies open; what changes on the bench does not.
+    untrack(() => {
+      if (id) void fetchBatch(id);
+      else missing = !batch.recover();
+    });
   });
 
+  // What this browser has not got kept yet comes before what the kitchen has; else the kitchen's word is the newer one.
   async function fetchBatch(id: string) {
-    if ((batch.spec || batch.recover()) && batch.id === id) return;
+    const here = (batch.spec !== null || batch.recover()) && batch.id === id;
+    if (here && (batch.sheet || batch.keeping !== "kept")) return;
     const { data } = await api.GET("/api/batches/{id}", { params: { path: { id } } });
     if (data) batch.take(data);
-    missing = !data;
+    missing = !data && !here;
   }
 
   const notesOf = (stage: Stage) => sheet?.notes.filter((n) => n.stage === stage) ?? [];

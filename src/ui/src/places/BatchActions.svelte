@@ -1,6 +1,7 @@
 <script lang="ts">
   import NotebookPen from "@lucide/svelte/icons/notebook-pen";
   import { push } from "svelte-spa-router";
+  import { changes } from "../api/changes.svelte";
   import { api } from "../api/client";
   import type { BreadView } from "../api/types";
   import { batch } from "../batch.svelte";
@@ -31,20 +32,24 @@
       const { data } = await api.PUT("/api/breads/{id}", { params: { path: { id: bread.id } }, body });
       if (!data) return toaster.say(m.recipe_not_kept());
       bread = data;
+      changes.shelf++;
       toaster.say(m.recipe_changed({ name: data.name }), async () => {
         const { name, about, spec: old } = before;
         const back = await api.PUT("/api/breads/{id}", { params: { path: { id: before.id } }, body: { name, about, spec: old } });
         bread = back.data ?? bread;
+        changes.shelf++;
       });
     } else {
       const { data } = await api.POST("/api/breads", { body: { name: batch.name, about: bread?.about ?? "", spec } });
       if (!data) return toaster.say(m.recipe_not_kept());
       bread = data;
+      changes.shelf++;
       batch.breadId = data.id;
       batch.changed();
       toaster.say(m.bread_made({ name: data.name }), async () => {
         await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
         bread = null;
+        changes.shelf++;
       });
     }
   }

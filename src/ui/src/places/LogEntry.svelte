@@ -4,7 +4,7 @@
   import type { LogView, Outcome, Refusal } from "../api/types";
   import { m } from "../paraglide/messages";
   import Section from "../section/Section.svelte";
-  import { clock, day, leaves } from "../words/format";
+  import { fromLocal, leaves, toLocal } from "../words/format";
   import { say } from "../words/refusals";
   import Actual from "./Actual.svelte";
   import Scale from "./Scale.svelte";
@@ -76,7 +76,15 @@
     <div class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-3 sm:px-[22px]">
       <div class="flex flex-wrap items-baseline gap-x-3.5">
         <h2 class="text-title leading-tight font-bold tracking-tight">{name}</h2>
-        <p class="text-mute">{m.day_at({ day: day(cookedAt), time: clock(cookedAt) })} · {leaves(glance.leaves)}</p>
+        <p class="text-mute">{leaves(glance.leaves)}</p>
+        <span class="flex-1"></span>
+        <input
+          class="field"
+          type="datetime-local"
+          aria-label={m.cooked_at()}
+          required
+          bind:value={() => toLocal(cookedAt), (v) => v && (cookedAt = fromLocal(v))}
+        />
       </div>
       <div class="mt-1 mb-2"><Section section={glance.section} height={64} small /></div>
       <div class="grid gap-x-8 gap-y-3 xl:grid-cols-2">

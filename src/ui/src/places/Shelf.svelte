@@ -2,6 +2,7 @@
   import Plus from "@lucide/svelte/icons/plus";
   import Trash2 from "@lucide/svelte/icons/trash-2";
   import { push } from "svelte-spa-router";
+  import { changes } from "../api/changes.svelte";
   import { api } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { BatchView, BreadView } from "../api/types";
@@ -23,7 +24,10 @@
     thickness: Math.max(...breads.map((b) => b.glance.section.thickness)),
   });
 
-  void fetchAll();
+  $effect(() => {
+    void changes.shelf;
+    void fetchAll();
+  });
 
   async function fetchAll() {
     const [shelf, lately] = await Promise.all([api.GET("/api/breads"), api.GET("/api/batches")]);

@@ -54,6 +54,15 @@ export function clock(iso: string): string {
   return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(new Date(iso));
 }
 
+/** A moment as the browser's own field for day and time takes it: local, to the minute. */
+export function toLocal(iso: string): string {
+  const at = new Date(iso);
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+/** The moment such a field means. */
+export const fromLocal = (text: string): string => new Date(text).toISOString();
+
 /** Turns one of several catalogue lines by a number, where languages differ in their plurals. */
 export function leaves(count: number): string {
   return count === 1 ? m.one_leaf() : m.leaves({ count });
