@@ -23,8 +23,17 @@
       .join(", "),
   );
   const tints = ["#f3e3c0", "#eed9ae", "#f5e8ca"];
-  // Hundreds of leaves redraw without melting.
-  const melts = $derived(section.leaves.length <= 60);
+  // One change melts into the next state; while figures are being dragged or typed each is drawn at once. So are hundreds of leaves.
+  const SETTLED_MS = 400;
+  let changedAt = 0;
+  let settled = $state(true);
+  $effect.pre(() => {
+    void section;
+    const now = performance.now();
+    settled = now - changedAt > SETTLED_MS;
+    changedAt = now;
+  });
+  const melts = $derived(settled && section.leaves.length <= 60);
 
   export const taller = () => drawing?.taller ?? 0;
 </script>
