@@ -76,7 +76,7 @@ test("a refusal on another bench is said on this one", async ({ bench, page }) =
   await bench.pick("Night-crew squares");
   await bench.set("Pieces", "0");
   await bench.open("Pan");
-  await expect(page.getByTestId("astray")).toHaveText("Dough: From 1 to 500.");
+  await expect(page.getByTestId("astray")).toHaveText("Dough, Pieces: From 1 to 500.");
 });
 
 test("a batch without a name is not kept, and says so", async ({ bench, page }) => {

@@ -88,6 +88,9 @@ test("the weigh list takes other flours, liquids, fats and additions", async ({ 
     await page.getByLabel(button).click();
     await page.getByRole("option", { name: option, exact: true }).click();
   };
+  // Grams stand under each other, whatever else a line holds.
+  const ends = await page.getByTestId("grams").evaluateAll((all) => all.map((e) => Math.round(e.getBoundingClientRect().right)));
+  expect(new Set(ends).size).toBe(1);
   const white = await portion("flour-white").getByTestId("grams").textContent();
 
   await pick("Liquid: Water", "Whole milk");

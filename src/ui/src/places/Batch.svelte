@@ -17,6 +17,7 @@
   import Sheet from "../stages/Sheet.svelte";
   import { figuresOf, sayingOf } from "../words/figures";
   import { amount, clock, leaves, number } from "../words/format";
+  import { placeOf } from "../words/fields";
   import { stageName } from "../words/names";
   import { say } from "../words/refusals";
   import BatchActions from "./BatchActions.svelte";
@@ -131,12 +132,12 @@
           </div>
           {#each astray as refusal (refusal.field + refusal.code)}
             <p class="refusal mb-1" data-testid="astray">
-              {stageName[refusal.field.split(".")[0] as Stage]?.() ?? m.batch_name()}: {say(refusal)}
+              {placeOf(refusal.field)}: {say(refusal)}
             </p>
           {/each}
           <div class="grid gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_292px]">
             <div class="min-w-0"><Bench spec={batch.spec} {sheet} /></div>
-            <aside class="min-w-0"><Watch notes={notesOf(batch.open)} /></aside>
+            <aside class="min-w-0" class:opacity-50={batch.refusals.length > 0}><Watch notes={notesOf(batch.open)} /></aside>
           </div>
         </Tabs.Content>
         <section
@@ -245,7 +246,7 @@
       overflow-x: auto;
     }
     :global(.stratum) {
-      flex: none;
+      flex: 1 0 auto !important;
       flex-direction: column;
       align-items: flex-start;
       min-height: 64px;

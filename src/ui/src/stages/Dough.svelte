@@ -48,14 +48,14 @@
     ></span>
     <div class="relative grid min-h-11 grid-cols-[minmax(0,1fr)_auto_86px] items-center gap-2 ps-2">
       {@render pick()}
-      {#if share}{@render share()}{:else}<span></span>{/if}
+      <span>{@render share?.()}</span>
       <b class="text-end text-[19px] whitespace-nowrap" data-testid="grams">{amount(gramsOf(id), "g")}</b>
     </div>
   </li>
 {/snippet}
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-[minmax(0,4fr)_minmax(0,7fr)]">
-  <div class="grid content-start gap-1">
+  <div class="grid content-start gap-x-7 gap-y-1 sm:grid-cols-2 xl:grid-cols-1">
     <Dial
       label={m.pieces()}
       field="dough.pieces"

@@ -28,6 +28,13 @@
   const at = $derived(typeof selected === "number" ? selected : -1);
   const full = $derived(steps.length >= (larder.view?.mostSteps ?? 0));
 
+  const between = $derived.by(() => {
+    const { filmLeast: least, filmMost: most } = sheet.roll;
+    if (least == null || most == null) return m.none();
+    const [low, high] = [number(least, 0), number(most, 0)];
+    return low === high ? `${high} µm` : m.from_to({ least: low, most: `${high} µm` });
+  });
+
   function caption(s: FoldStep, i: number): string {
     const after = sheet.fold.steps[i];
     switch (s.kind) {
@@ -117,7 +124,7 @@
         onclick={() => (selected = selected === i ? null : i)}
         onkeydown={(e) => keys(e, i)}
       >
-        <span class="pic"><StepIcon kind={s.kind} /></span>
+        <span class="pic"><StepIcon kind={s.kind} outline={sheet.fold.steps[i]?.outline} /></span>
         <span class="name">{titleOf(s)}</span>
         <span class="more">{caption(s, i)}</span>
         {#if welded > 0}<span class="more !text-chilli">▲ {m.welded({ count: welded })}</span>{/if}
@@ -228,12 +235,7 @@
     tone={sheet.fold.fused ? "bad" : sheet.fold.nominal > 1 ? "good" : ""}
   />
   <Figure label={m.one_leaf_is()} value={amount(sheet.roll.leaf, "mm")} />
-  <Figure
-    label={m.fat_between()}
-    value={sheet.roll.filmLeast != null && sheet.roll.filmMost != null
-      ? m.from_to({ least: number(sheet.roll.filmLeast, 0), most: amount(Math.round(sheet.roll.filmMost), "µm") })
-      : m.none()}
-  />
+  <Figure label={m.fat_between()} value={between} />
   {#if sheet.fold.rings != null}
     <Figure label={m.rings()} value={`${amount(sheet.fold.rings, "")}${sheet.fold.ringsState === "fused" ? ` ${m.welded_short()}` : ""}`} />
   {:else}

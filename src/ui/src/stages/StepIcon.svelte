@@ -1,7 +1,10 @@
 <script lang="ts">
-  import type { StepKind } from "../api/types";
+  import type { Outline, StepKind } from "../api/types";
 
-  let { kind }: { kind: StepKind } = $props();
+  /** The outline the step leaves, where it changes the picture. */
+  let { kind, outline }: { kind: StepKind; outline?: Outline | undefined } = $props();
+  const quarter = $derived(kind === "half" && outline === "wedge");
+  const blockHalf = $derived(kind === "half" && outline !== undefined && outline !== "wedge" && outline !== "halfMoon");
 </script>
 
 <svg width="60" height="60" viewBox="0 0 64 64" aria-hidden="true">
@@ -21,6 +24,10 @@
           stroke="none"
         />
       {/each}
+    {:else if quarter}
+      <path d="M34 12h27a27 27 0 0 1-27 27z" />
+    {:else if blockHalf}
+      <path d="M32 12h26v40H32z" />
     {:else if kind === "half"}
       <path d="M5 34a27 27 0 0 0 54 0z" />
     {:else if kind === "letter"}
@@ -41,7 +48,11 @@
     {/if}
   </g>
   <g fill="none" stroke="var(--color-rim)" stroke-width="1.8">
-    {#if kind === "half"}
+    {#if quarter}
+      <path d="M30 12H3a27 27 0 0 0 27 27z" stroke-dasharray="3 3" /><path d="M12 20h14m-4-4 4 4-4 4" />
+    {:else if blockHalf}
+      <path d="M28 12H6v40h22" stroke-dasharray="3 3" /><path d="M10 32h14m-4-4 4 4-4 4" />
+    {:else if kind === "half"}
       <path d="M5 30a27 27 0 0 1 54 0" stroke-dasharray="3 3" /><path d="M32 10v14m-4-4 4 4 4-4" />
     {:else if kind === "letter"}
       <path d="M20 8C10 14 5 24 5 32s5 18 15 24M44 8c10 6 15 16 15 24s-5 18-15 24" stroke-dasharray="3 3" /><path
