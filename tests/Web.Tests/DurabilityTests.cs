@@ -13,7 +13,19 @@ public sealed class DurabilityTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("ystrata-kill-").FullName;
 
-    public void Dispose() => Directory.Delete(folder, recursive: true);
+    private readonly List<Process> started = [];
+
+    public void Dispose()
+    {
+        foreach (var server in started)
+        {
+            server.Kill();
+            server.WaitForExit();
+            server.Dispose();
+        }
+
+        Directory.Delete(folder, recursive: true);
+    }
 
     [Fact]
     public async Task Every_acknowledged_write_is_there_after_kill_9()
@@ -22,53 +34,43 @@ public sealed class DurabilityTests : IDisposable
         for (var round = 0; round < 3; round++)
         {
             var (server, address) = await Start();
-            using (server)
+            using var client = new HttpClient { BaseAddress = address };
+            var hands = Enumerable.Range(0, 4).Select(_ => WriteUntilCutOff(client, kept)).ToList();
+            var enough = kept.Count + 25;
+            while (kept.Count < enough)
             {
-                using var client = new HttpClient { BaseAddress = address };
-                var hands = Enumerable.Range(0, 4).Select(_ => WriteUntilCutOff(client, kept)).ToList();
-                var enough = kept.Count + 25;
-                while (kept.Count < enough)
-                {
-                    await Task.Yield();
-                }
-
-                server.Kill();
-                await Task.WhenAll(hands);
-                await server.WaitForExitAsync();
+                await Task.Yield();
             }
+
+            server.Kill();
+            await Task.WhenAll(hands);
+            await server.WaitForExitAsync();
         }
 
-        var (again, there) = await Start();
-        using (again)
-        {
-            using var client = new HttpClient { BaseAddress = there };
-            var found = (await client.GetFromJsonAsync<JsonArray>("/api/breads"))!.Select(b => (string)b!["id"]!).ToHashSet();
-            again.Kill();
+        var (_, there) = await Start();
+        using var reader = new HttpClient { BaseAddress = there };
+        var found = (await reader.GetFromJsonAsync<JsonArray>("/api/breads"))!.Select(b => (string)b!["id"]!).ToHashSet();
 
-            Assert.True(kept.Count >= 75);
-            Assert.Subset(found, kept.ToHashSet());
-        }
+        Assert.True(kept.Count >= 75);
+        Assert.Subset(found, kept.ToHashSet());
     }
 
     [Fact]
     public async Task A_body_over_a_megabyte_is_refused_before_it_is_read()
     {
-        var (server, address) = await Start();
-        using (server)
-        {
-            // A gigabyte is announced, and only sent if the server asks for it, however long that takes on a busy machine.
-            using var patient = new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) };
-            using var client = new HttpClient(patient) { BaseAddress = address };
-            using var announced = new HttpRequestMessage(HttpMethod.Post, "/api/plan") { Content = new EndlessContent(1_000_000_000) };
-            announced.Headers.ExpectContinue = true;
-            using var refused = await client.SendAsync(announced);
-            using var small = await client.PostAsync("/api/plan", JsonContent.Create(WebKitchen.Squares(), options: SpecJson.Options));
-            server.Kill();
+        var (_, address) = await Start();
 
-            Assert.Equal(HttpStatusCode.RequestEntityTooLarge, refused.StatusCode);
-            Assert.Contains("1 MB", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
-            Assert.Equal(HttpStatusCode.OK, small.StatusCode);
-        }
+        // A gigabyte is announced, and only sent if the server asks for it, however long that takes on a busy machine.
+        using var patient = new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) };
+        using var client = new HttpClient(patient) { BaseAddress = address };
+        using var announced = new HttpRequestMessage(HttpMethod.Post, "/api/plan") { Content = new EndlessContent(1_000_000_000) };
+        announced.Headers.ExpectContinue = true;
+        using var refused = await client.SendAsync(announced);
+        using var small = await client.PostAsync("/api/plan", JsonContent.Create(WebKitchen.Squares(), options: SpecJson.Options));
+
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, refused.StatusCode);
+        Assert.Contains("1 MB", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.OK, small.StatusCode);
     }
 
     private static async Task WriteUntilCutOff(HttpClient client, ConcurrentBag<string> kept)
@@ -95,6 +97,7 @@ public sealed class DurabilityTests : IDisposable
             ArgumentList = { typeof(Program).Assembly.Location, "--urls", "http://127.0.0.1:0", "--data", folder },
             RedirectStandardOutput = true,
         })!;
+        started.Add(server);
         while (await server.StandardOutput.ReadLineAsync() is { } line)
         {
             if (line.StartsWith("Ystrata is at ", StringComparison.Ordinal))
