@@ -89,6 +89,7 @@ test("the weigh list takes other flours, liquids, fats and additions", async ({ 
     await page.getByRole("option", { name: option, exact: true }).click();
   };
   // Grams stand under each other, whatever else a line holds.
+  await expect(page.getByTestId("grams")).toHaveCount(4);
   const ends = await page.getByTestId("grams").evaluateAll((all) => all.map((e) => Math.round(e.getBoundingClientRect().right)));
   expect(new Set(ends).size).toBe(1);
   const white = await portion("flour-white").getByTestId("grams").textContent();

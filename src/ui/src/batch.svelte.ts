@@ -76,8 +76,9 @@ class Batch {
     }
   }
 
-  /** Call after any change of a figure or the name. */
-  changed(): void {
+  /** Every change of a figure or the name goes through here. */
+  change(to: () => void): void {
+    to();
     this.keeping = "changed";
     this.remember();
     void this.plan();

@@ -1,5 +1,6 @@
 <script lang="ts" generics="T extends string">
   import { RadioGroup } from "bits-ui";
+  import { batch } from "../batch.svelte";
 
   interface Props {
     label: string;
@@ -18,7 +19,7 @@
     orientation="horizontal"
     aria-labelledby={id}
     class="flex rounded-xl border-2 border-rim-soft bg-white p-0.5"
-    onValueChange={(v) => onchange(v as T)}
+    onValueChange={(v) => batch.change(() => onchange(v as T))}
   >
     {#each options as option (option.value)}
       <RadioGroup.Item

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Slider } from "bits-ui";
-  import type { Refusal } from "../api/types";
   import { larder } from "../api/larder.svelte";
+  import { batch } from "../batch.svelte";
   import { number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
 
@@ -20,13 +20,13 @@
     to?: number;
     /** Where it is good. */
     good?: { least: number; most: number };
-    refusal?: Refusal | undefined;
     onchange: (value: number) => void;
   }
-  let { label, field, value, step, unit = "", scale = 1, places = 1, from, to, good, refusal, onchange }: Props = $props();
+  let { label, field, value, step, unit = "", scale = 1, places = 1, from, to, good, onchange }: Props = $props();
 
   const id = $props.id();
   const limit = $derived(larder.limit(field));
+  const refusal = $derived(batch.refusalOf(field));
   // The slider stands on whole steps; what was typed between two of them stays as it is until the slider is moved.
   const snap = (v: number) => Number((Math.round(v / step) * step).toFixed(6));
   const allowed = $derived(Math.min(Math.max(value, limit.least), limit.most));
@@ -48,7 +48,7 @@
     typed = text;
     const read = parseNumber(text);
     unread = read === null;
-    if (read !== null) onchange(read / scale);
+    if (read !== null) batch.change(() => onchange(read / scale));
   }
 
   function nudge(direction: number) {
@@ -59,7 +59,7 @@
   function set(next: number) {
     typed = null;
     unread = false;
-    onchange(Number((next / scale).toFixed(6)));
+    batch.change(() => onchange(Number((next / scale).toFixed(6))));
   }
 
   function keys(event: KeyboardEvent) {

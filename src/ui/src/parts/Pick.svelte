@@ -2,6 +2,7 @@
   import { Select } from "bits-ui";
   import ChevronDown from "@lucide/svelte/icons/chevron-down";
   import { larder } from "../api/larder.svelte";
+  import { batch } from "../batch.svelte";
   import { shortName } from "../words/names";
 
   interface Props {
@@ -28,7 +29,7 @@
 
 <div class="min-w-0">
   {#if !bare}<span class="mb-1 block leading-tight" aria-hidden="true">{label}</span>{/if}
-  <Select.Root type="single" {value} {items} onValueChange={(v) => v && onchange(v)}>
+  <Select.Root type="single" {value} {items} onValueChange={(v) => v && batch.change(() => onchange(v))}>
     <Select.Trigger
       aria-label={prompt ?? `${label}: ${shortName(value)}`}
       class="field flex w-full min-w-0 items-center justify-between gap-2 text-start {bare

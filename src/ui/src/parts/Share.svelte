@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Refusal } from "../api/types";
   import { larder } from "../api/larder.svelte";
+  import { batch } from "../batch.svelte";
   import { number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
 
@@ -10,11 +10,11 @@
     field: string;
     value: number;
     unit?: string;
-    refusal?: Refusal | undefined;
     onchange: (value: number) => void;
   }
-  let { label, field, value, unit = "", refusal, onchange }: Props = $props();
+  let { label, field, value, unit = "", onchange }: Props = $props();
   const id = $props.id();
+  const refusal = $derived(batch.refusalOf(field));
   let typed = $state<string | null>(null);
   const unread = $derived(typed !== null && parseNumber(typed) === null);
   const problem = $derived(unread ? say({ ...larder.limit(field), code: "notANumber" }) : refusal ? say(refusal) : "");
@@ -22,7 +22,7 @@
   function type(text: string) {
     typed = text;
     const read = parseNumber(text);
-    if (read !== null) onchange(read);
+    if (read !== null) batch.change(() => onchange(read));
   }
 </script>
 

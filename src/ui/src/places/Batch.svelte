@@ -74,8 +74,8 @@
       <input
         id="batch-name"
         class="-ms-1 w-full rounded-md bg-transparent px-1 font-head text-[19px] leading-tight font-bold"
-        bind:value={batch.name}
-        oninput={() => batch.changed()}
+        value={batch.name}
+        oninput={(e) => batch.change(() => (batch.name = e.currentTarget.value))}
         maxlength="80"
         aria-invalid={batch.refusalOf("name") ? "true" : undefined}
       />

@@ -44,8 +44,7 @@
       if (!data) return toaster.say(m.recipe_not_kept());
       bread = data;
       changes.shelf++;
-      batch.breadId = data.id;
-      batch.changed();
+      batch.change(() => (batch.breadId = data.id));
       toaster.say(m.bread_made({ name: data.name }), async () => {
         await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
         bread = null;

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Choice from "../parts/Choice.svelte";
   import Dial from "../parts/Dial.svelte";
@@ -13,11 +12,6 @@
   const round = $derived(sheet.roll.diameter);
   const ball = $derived(sheet.balls.across);
   const wide = $derived(ball + round + 92);
-
-  function change(to: () => void) {
-    to();
-    batch.changed();
-  }
 </script>
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
@@ -29,13 +23,12 @@
         { value: "mass", label: m.fix_ball() },
         { value: "thickness", label: m.fix_round() },
       ]}
-      onchange={(by) =>
-        change(() => {
-          // Both figures agree at the moment of switching, so nothing jumps.
-          balls.mass = Number(sheet.balls.mass.toFixed(1));
-          balls.thickness = Number(sheet.balls.roundThickness.toFixed(2));
-          balls.by = by;
-        })}
+      onchange={(by) => {
+        // Both figures agree at the moment of switching, so nothing jumps.
+        balls.mass = Number(sheet.balls.mass.toFixed(1));
+        balls.thickness = Number(sheet.balls.roundThickness.toFixed(2));
+        balls.by = by;
+      }}
     />
     {#if balls.by === "mass"}
       <Dial
@@ -46,8 +39,7 @@
         unit="g"
         from={20}
         to={250}
-        refusal={batch.refusalOf("balls.mass")}
-        onchange={(v) => change(() => (balls.mass = v))}
+        onchange={(v) => (balls.mass = v)}
       />
     {:else}
       <Dial
@@ -58,8 +50,7 @@
         places={2}
         unit="mm"
         to={10}
-        refusal={batch.refusalOf("balls.thickness")}
-        onchange={(v) => change(() => (balls.thickness = v))}
+        onchange={(v) => (balls.thickness = v)}
       />
     {/if}
     <Dial
@@ -71,8 +62,7 @@
       unit="cm"
       from={80}
       to={400}
-      refusal={batch.refusalOf("roll.diameter")}
-      onchange={(v) => change(() => (spec.roll.diameter = v))}
+      onchange={(v) => (spec.roll.diameter = v)}
     />
     <dl class="mt-1 grid grid-cols-2 gap-3">
       <Figure label={m.one_ball()} value={amount(sheet.balls.mass, "g")} />

@@ -32,11 +32,6 @@
     sticky: m.feels_sticky,
     batter: m.feels_batter,
   };
-
-  function change(to: () => void) {
-    to();
-    batch.changed();
-  }
 </script>
 
 {#snippet row(id: string, pick: Snippet, share: Snippet | null)}
@@ -56,16 +51,7 @@
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-[minmax(0,4fr)_minmax(0,7fr)]">
   <div class="grid content-start gap-x-7 gap-y-1 sm:grid-cols-2 xl:grid-cols-1">
-    <Dial
-      label={m.pieces()}
-      field="dough.pieces"
-      value={dough.pieces}
-      step={1}
-      places={0}
-      to={60}
-      refusal={batch.refusalOf("dough.pieces")}
-      onchange={(v) => change(() => (dough.pieces = v))}
-    />
+    <Dial label={m.pieces()} field="dough.pieces" value={dough.pieces} step={1} places={0} to={60} onchange={(v) => (dough.pieces = v)} />
     <Dial
       label={m.water_of_flour()}
       field="dough.hydration"
@@ -75,8 +61,7 @@
       from={40}
       to={90}
       good={sheet.dough.hydrationGood}
-      refusal={batch.refusalOf("dough.hydration")}
-      onchange={(v) => change(() => (dough.hydration = v))}
+      onchange={(v) => (dough.hydration = v)}
     />
     <Dial
       label={m.fat_of_flour()}
@@ -85,8 +70,7 @@
       step={0.5}
       unit="%"
       to={20}
-      refusal={batch.refusalOf("dough.fatShare")}
-      onchange={(v) => change(() => (dough.fatShare = v))}
+      onchange={(v) => (dough.fatShare = v)}
     />
     <Dial
       label={m.salt_of_flour()}
@@ -96,10 +80,9 @@
       unit="%"
       to={3}
       good={sheet.dough.saltGood}
-      refusal={batch.refusalOf("dough.salt")}
-      onchange={(v) => change(() => (dough.salt = v))}
+      onchange={(v) => (dough.salt = v)}
     />
-    <Choice label={m.feel()} value={dough.feel} options={feels} onchange={(v) => change(() => (dough.feel = v))} />
+    <Choice label={m.feel()} value={dough.feel} options={feels} onchange={(v) => (dough.feel = v)} />
   </div>
 
   <div class="grid content-start gap-3">
@@ -118,7 +101,7 @@
               field="dough.flours[].id"
               value={flour.id}
               except={dough.flours.map((f) => f.id)}
-              onchange={(id) => change(() => (flour.id = id))}
+              onchange={(id) => (flour.id = id)}
             />{/snippet}
           {#snippet share()}
             {#if dough.flours.length > 1}
@@ -127,13 +110,12 @@
                   label={m.parts_of({ item: shortName(flour.id) })}
                   field="dough.flours[{i}].parts"
                   value={flour.parts}
-                  refusal={batch.refusalOf(`dough.flours[${i}].parts`)}
-                  onchange={(v) => change(() => (flour.parts = v))}
+                  onchange={(v) => (flour.parts = v)}
                 />
                 <button
                   class="grid size-11 place-items-center rounded-lg text-mute hover:bg-steel"
                   aria-label={m.leave_out({ item: shortName(flour.id) })}
-                  onclick={() => change(() => dough.flours.splice(i, 1))}><X size={18} /></button
+                  onclick={() => batch.change(() => dough.flours.splice(i, 1))}><X size={18} /></button
                 >
               </span>
             {/if}
@@ -145,7 +127,7 @@
             label={m.liquid()}
             field="dough.liquid"
             value={dough.liquid}
-            onchange={(id) => change(() => (dough.liquid = id))}
+            onchange={(id) => (dough.liquid = id)}
           />{/snippet}
         {@render row(dough.liquid, liquid, null)}
         {#snippet fat()}<Pick
@@ -153,7 +135,7 @@
             label={m.dough_fat()}
             field="dough.fat"
             value={dough.fat}
-            onchange={(id) => change(() => (dough.fat = id))}
+            onchange={(id) => (dough.fat = id)}
           />{/snippet}
         {@render row(dough.fat, fat, null)}
         {#snippet salt()}<span>{shortName("salt-fine")}</span>{/snippet}
@@ -165,7 +147,7 @@
               field="dough.additions[].id"
               value={addition.id}
               except={dough.additions.map((a) => a.id)}
-              onchange={(id) => change(() => (addition.id = id))}
+              onchange={(id) => (addition.id = id)}
             />{/snippet}
           {#snippet share()}
             <span class="flex items-center">
@@ -174,13 +156,12 @@
                 field="dough.additions[{i}].share"
                 value={addition.share}
                 unit="%"
-                refusal={batch.refusalOf(`dough.additions[${i}].share`)}
-                onchange={(v) => change(() => (addition.share = v))}
+                onchange={(v) => (addition.share = v)}
               />
               <button
                 class="grid size-11 place-items-center rounded-lg text-mute hover:bg-steel"
                 aria-label={m.leave_out({ item: shortName(addition.id) })}
-                onclick={() => change(() => dough.additions.splice(i, 1))}><X size={18} /></button
+                onclick={() => batch.change(() => dough.additions.splice(i, 1))}><X size={18} /></button
               >
             </span>
           {/snippet}
@@ -198,7 +179,7 @@
           field="dough.additions[].id"
           value=""
           except={dough.additions.map((a) => a.id)}
-          onchange={(id) => change(() => dough.additions.push({ id, share: 1 }))}
+          onchange={(id) => dough.additions.push({ id, share: 1 })}
         />
         <Pick
           bare
@@ -207,7 +188,7 @@
           field="dough.flours[].id"
           value=""
           except={dough.flours.map((f) => f.id)}
-          onchange={(id) => change(() => dough.flours.push({ id, parts: Math.max(Math.round((dough.flours[0]?.parts ?? 100) / 4), 1) }))}
+          onchange={(id) => dough.flours.push({ id, parts: Math.max(Math.round((dough.flours[0]?.parts ?? 100) / 4), 1) })}
         />
       </div>
     </div>

@@ -52,9 +52,8 @@
   const titleOf = (s: FoldStep) => (s.kind === "brush" ? shortName(s.fat) : s.kind === "dust" ? shortName(s.flour) : stepName[s.kind]());
 
   async function lay(next: FoldStep[], focus: number | "add" | null) {
-    spec.fold.steps = next;
     selected = focus;
-    batch.changed();
+    batch.change(() => (spec.fold.steps = next));
     await tick();
     if (typeof focus === "number") list.querySelector<HTMLElement>(`[data-step="${focus}"]`)?.focus();
   }
@@ -85,11 +84,6 @@
     event.preventDefault();
     if (dragged !== null && dragged !== to) move(dragged, to);
     dragged = null;
-  }
-
-  function change(to: () => void) {
-    to();
-    batch.changed();
   }
 </script>
 
@@ -172,10 +166,9 @@
           step={0.5}
           unit="g"
           to={15}
-          refusal={batch.refusalOf(`fold.steps[${at}].mass`)}
-          onchange={(v) => change(() => (step.mass = v))}
+          onchange={(v) => (step.mass = v)}
         />
-        <Pick label={m.fat()} field="fold.steps[{at}].fat" value={step.fat} onchange={(id) => change(() => (step.fat = id))} />
+        <Pick label={m.fat()} field="fold.steps[{at}].fat" value={step.fat} onchange={(id) => (step.fat = id)} />
       {:else if step.kind === "dust"}
         <Dial
           label={m.flour_dusted()}
@@ -184,15 +177,9 @@
           step={0.5}
           unit="g"
           to={6}
-          refusal={batch.refusalOf(`fold.steps[${at}].mass`)}
-          onchange={(v) => change(() => (step.mass = v))}
+          onchange={(v) => (step.mass = v)}
         />
-        <Pick
-          label={m.flour_or_starch()}
-          field="fold.steps[{at}].flour"
-          value={step.flour}
-          onchange={(id) => change(() => (step.flour = id))}
-        />
+        <Pick label={m.flour_or_starch()} field="fold.steps[{at}].flour" value={step.flour} onchange={(id) => (step.flour = id)} />
       {:else if step.kind === "roll"}
         <Dial
           label={m.roll_to_round()}
@@ -203,8 +190,7 @@
           unit="cm"
           from={80}
           to={600}
-          refusal={batch.refusalOf(`fold.steps[${at}].diameter`)}
-          onchange={(v) => change(() => (step.diameter = v))}
+          onchange={(v) => (step.diameter = v)}
         />
       {:else if step.kind === "accordion"}
         <Dial
@@ -214,8 +200,7 @@
           step={1}
           places={0}
           to={24}
-          refusal={batch.refusalOf(`fold.steps[${at}].pleats`)}
-          onchange={(v) => change(() => (step.pleats = v))}
+          onchange={(v) => (step.pleats = v)}
         />
       {:else}
         <p class="py-2 text-mute sm:col-span-2">

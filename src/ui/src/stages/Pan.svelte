@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { Colour } from "../api/types";
-  import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Choice from "../parts/Choice.svelte";
   import Dial from "../parts/Dial.svelte";
@@ -19,11 +18,6 @@
   const turnName = [m.turn_first, m.turn_second, m.turn_last];
   const smoke = $derived(sheet.pan.smokePoint ?? 300);
   const watch = $derived(sheet.pan.smokeWatchFrom ?? smoke);
-
-  function change(to: () => void) {
-    to();
-    batch.changed();
-  }
 </script>
 
 <ol class="mb-4 flex gap-1.5" aria-label={m.turns()}>
@@ -54,8 +48,7 @@
     from={140}
     to={280}
     good={{ least: sheet.pan.coolUnder, most: watch }}
-    refusal={batch.refusalOf("pan.temperature")}
-    onchange={(v) => change(() => (pan.temperature = v))}
+    onchange={(v) => (pan.temperature = v)}
   />
   <Dial
     label={m.fat_per_side()}
@@ -65,11 +58,10 @@
     unit="g"
     to={Math.max(sheet.pan.fatGood.most * 1.6, 1)}
     good={sheet.pan.fatGood}
-    refusal={batch.refusalOf("pan.fatPerSide")}
-    onchange={(v) => change(() => (pan.fatPerSide = v))}
+    onchange={(v) => (pan.fatPerSide = v)}
   />
-  <Choice label={m.colour_wanted()} value={pan.colour} options={colours} onchange={(v) => change(() => (pan.colour = v))} />
-  <Pick label={m.fat()} field="pan.fat" value={pan.fat} onchange={(id) => change(() => (pan.fat = id))} />
+  <Choice label={m.colour_wanted()} value={pan.colour} options={colours} onchange={(v) => (pan.colour = v)} />
+  <Pick label={m.fat()} field="pan.fat" value={pan.fat} onchange={(id) => (pan.fat = id)} />
 </div>
 <div class="mt-4 grid gap-x-7 gap-y-4 sm:grid-cols-2">
   <Gauge

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
@@ -31,11 +30,6 @@
         return `M${-l} 0A${l} ${w} 0 1 1 ${l} 0A${l} ${w} 0 1 1 ${-l} 0Z`;
     }
   });
-
-  function change(to: () => void) {
-    to();
-    batch.changed();
-  }
 </script>
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
@@ -49,8 +43,7 @@
       unit="cm"
       from={80}
       to={400}
-      refusal={batch.refusalOf("roll.diameter")}
-      onchange={(v) => change(() => (roll.diameter = v))}
+      onchange={(v) => (roll.diameter = v)}
     />
     <Dial
       label={m.rest_before_roll()}
@@ -60,8 +53,7 @@
       places={0}
       unit="min"
       to={60}
-      refusal={batch.refusalOf("roll.rest")}
-      onchange={(v) => change(() => (roll.rest = v))}
+      onchange={(v) => (roll.rest = v)}
     />
     <Gauge
       label={m.one_leaf_is()}

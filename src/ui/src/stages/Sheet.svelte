@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
@@ -17,11 +16,6 @@
   const fatTint = $derived(plan.sheet.mostFat > 0 ? Math.min(Math.max(sheet.fatMass / plan.sheet.mostFat, 0), 1) : 0);
   const specks = $derived(Math.min(Math.round(plan.sheet.dust * 60), 260));
   const top = $derived(Math.max(plan.sheet.thickness, plan.sheet.thickFrom * 1.5));
-
-  function change(to: () => void) {
-    to();
-    batch.changed();
-  }
 </script>
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
@@ -36,8 +30,7 @@
       from={100}
       to={600}
       good={{ least: plan.sheet.thickFromAcross, most: plan.sheet.thinnestAcross }}
-      refusal={batch.refusalOf("sheet.diameter")}
-      onchange={(v) => change(() => (sheet.diameter = v))}
+      onchange={(v) => (sheet.diameter = v)}
     />
     <Dial
       label={m.ball_rest()}
@@ -47,8 +40,7 @@
       places={0}
       unit="min"
       to={120}
-      refusal={batch.refusalOf("sheet.rest")}
-      onchange={(v) => change(() => (sheet.rest = v))}
+      onchange={(v) => (sheet.rest = v)}
     />
     <Dial
       label={m.fat_on_sheet()}
@@ -58,8 +50,7 @@
       unit="g"
       to={Math.max(plan.sheet.mostFat * 1.5, 1)}
       good={{ least: 0, most: plan.sheet.mostFat }}
-      refusal={batch.refusalOf("sheet.fatMass")}
-      onchange={(v) => change(() => (sheet.fatMass = v))}
+      onchange={(v) => (sheet.fatMass = v)}
     />
     <Dial
       label={m.dust_on_sheet()}
@@ -68,12 +59,11 @@
       step={0.5}
       unit="g"
       to={6}
-      refusal={batch.refusalOf("sheet.dustMass")}
-      onchange={(v) => change(() => (sheet.dustMass = v))}
+      onchange={(v) => (sheet.dustMass = v)}
     />
     <div class="grid grid-cols-2 gap-3">
-      <Pick label={m.fat()} field="sheet.fat" value={sheet.fat} onchange={(id) => change(() => (sheet.fat = id))} />
-      <Pick label={m.flour_or_starch()} field="sheet.dust" value={sheet.dust} onchange={(id) => change(() => (sheet.dust = id))} />
+      <Pick label={m.fat()} field="sheet.fat" value={sheet.fat} onchange={(id) => (sheet.fat = id)} />
+      <Pick label={m.flour_or_starch()} field="sheet.dust" value={sheet.dust} onchange={(id) => (sheet.dust = id)} />
     </div>
   </div>
   <div class="grid content-start gap-3">
