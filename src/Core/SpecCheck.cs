@@ -149,6 +149,12 @@ public static class SpecCheck
         {
             if (Stands(dough.Additions[i], $"dough.additions[{i}]", refusals))
             {
+                // Salt has a figure of its own, which counts every source.
+                if (dough.Additions[i].Id == DoughStage.SaltId)
+                {
+                    refusals.Add(new($"dough.additions[{i}].id", RefusalCode.WrongKind, Item: DoughStage.SaltId));
+                }
+
                 OfKind($"dough.additions[{i}].id", dough.Additions[i].Id, larder, refusals);
                 InRange($"dough.additions[{i}].share", dough.Additions[i].Share.Value, refusals);
             }

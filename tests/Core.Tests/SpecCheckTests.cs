@@ -46,6 +46,10 @@ public class SpecCheckTests
     public void Ghee_is_no_flour() => Assert.Equal(RefusalCode.WrongKind, The(With(d => d with { Flours = [new("ghee", 1)] })).Code);
 
     [Fact]
+    public void Salt_has_a_figure_of_its_own() =>
+        Assert.Equal(("dough.additions[0].id", RefusalCode.WrongKind), (The(With(d => d with { Additions = [new("salt-fine", new(1))] })) is var r ? (r.Field, r.Code) : default));
+
+    [Fact]
     public void A_dough_needs_flour() => Assert.Equal("dough.flours", The(With(d => d with { Flours = [] })).Field);
 
     [Fact]

@@ -33,6 +33,22 @@ test("a reload loses nothing, not even what is not kept yet", async ({ bench, pa
   await bench.kept();
 });
 
+test("a log entry that is not kept yet outlives a reload", async ({ bench, page, kitchen }) => {
+  await page.goto(`${kitchen.address}/#/log`);
+  await expect(page.getByText("not kept yet")).toHaveCount(0);
+  await page.getByRole("textbox", { name: "Note" }).fill("Turned twice.");
+  await expect(page.getByText("not kept yet")).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("textbox", { name: "Note" })).toHaveValue("Turned twice.");
+  await page.getByRole("button", { name: "Keep the entry" }).click();
+  await expect(page.getByText("is in the log.")).toBeVisible();
+  await expect(page.getByText("not kept yet")).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole("textbox", { name: "Note" })).toHaveValue("Turned twice.");
+  await expect(page.getByText("not kept yet")).toHaveCount(0);
+  expect(bench).toBeTruthy();
+});
+
 test("with the kitchen gone the figures stay, and are kept when it is back", async ({ bench, page, kitchen }) => {
   await bench.pick("Night-crew squares");
   await bench.set("Pieces", "20");

@@ -169,7 +169,8 @@ public static class DoughStage
             Add(id, share.Value);
         }
 
-        return shares;
+        // One line a thing, however often it was named.
+        return [.. shares.GroupBy(p => p.Id).Select(g => new Portion(g.Key, Grams.Zero, new(g.Sum(p => p.Share.Value))))];
     }
 
     private static DoughFeel Judge(double hydration, double gap) => hydration > BatterFrom

@@ -2,7 +2,7 @@ namespace Ystrata.Core;
 
 public static class PanNotes
 {
-    // A round that is thinner than this many mm cooks as a plain round; thicker wants medium heat (work.md 8, empirical).
+    // A round that is thinner than this many mm cooks as a plain round; thicker wants medium heat (empirical).
     private static readonly Millimetres ThickRound = new(6);
 
     public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, RollSheet roll, FoldSheet fold)

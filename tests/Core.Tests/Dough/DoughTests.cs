@@ -111,6 +111,15 @@ public class DoughTests
     }
 
     [Fact]
+    public void A_thing_named_twice_is_weighed_once()
+    {
+        var twice = Dough(d => d with { Additions = [new("seed-nigella", new(1)), new("seed-nigella", new(0.5))] });
+
+        Assert.Equal(1.5, Assert.Single(twice.Portions, p => p.Id == "seed-nigella").Share.Value, 9);
+        Assert.Equal(twice.Mass.Value, twice.Portions.Sum(p => p.Mass.Value), 6);
+    }
+
+    [Fact]
     public void A_small_batch_loses_at_least_five_grams() => Assert.Equal(5, Dough(d => d with { Pieces = 1 }).Loss.Value, 9);
 
     [Fact]

@@ -77,7 +77,7 @@
   {#if writing}
     {#key writing}<LogEntry batchId={writing} onkept={kept} />{/key}
   {:else if open}
-    {#key open.id}<LogEntry line={open} onkept={kept} onremove={remove} />{/key}
+    {#key open}<LogEntry line={open} onkept={kept} onremove={remove} />{/key}
   {:else if fetched}
     <section class="tray p-8 text-mute">{params?.id ? m.entry_gone() : m.log_how()}</section>
   {/if}

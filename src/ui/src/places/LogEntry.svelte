@@ -19,6 +19,23 @@
   }
   let { line, batchId, onkept, onremove }: Props = $props();
 
+  // Each figure with its name, its unit and, where it is called otherwise in the plan, the way to it.
+  const used = [
+    ["pieces", m.pieces, ""],
+    ["flour", m.flour, "g"],
+    ["liquid", m.liquid, "g"],
+    ["doughFat", m.dough_fat, "g"],
+    ["salt", m.salt, "g"],
+    ["ballMass", m.one_ball, "g"],
+  ] as const;
+  type Planned = LogView["planned"];
+  const timed = [
+    ["pan", m.pan_heat, "°C", (p: Planned) => p.pan],
+    ["firstSide", m.turn_first, "s", (p: Planned) => p.sides[0] ?? 0],
+    ["secondSide", m.turn_second, "s", (p: Planned) => p.sides[1] ?? 0],
+    ["lastSide", m.turn_last, "s", (p: Planned) => p.sides[2] ?? 0],
+  ] as const;
+
   const nothing: Outcome = {
     used: { pieces: null, flour: null, liquid: null, doughFat: null, salt: null, ballMass: null },
     timed: { pan: null, firstSide: null, secondSide: null, lastSide: null },
@@ -28,8 +45,19 @@
   // The entry is keyed by its id, so what it starts from never changes under it.
   // svelte-ignore state_referenced_locally
   const start = line;
-  let outcome = $state<Outcome>(structuredClone(start?.outcome ?? nothing));
-  let cookedAt = $state(start?.cookedAt ?? new Date().toISOString());
+  // svelte-ignore state_referenced_locally
+  const drawer = `ystrata.log.${start?.id ?? batchId}`;
+  const asKept = JSON.stringify({ outcome: start?.outcome ?? nothing, cookedAt: start?.cookedAt ?? new Date().toISOString() });
+  const left = remembered();
+  let outcome = $state(left.outcome);
+  let cookedAt = $state(left.cookedAt);
+  const now = $derived(JSON.stringify({ outcome, cookedAt }));
+  const unkept = $derived(now !== asKept);
+  // What was written but not kept yet outlives a reload.
+  $effect(() => {
+    if (unkept) localStorage.setItem(drawer, now);
+    else localStorage.removeItem(drawer);
+  });
   let name = $state(start?.batchName ?? "");
   let planned = $state.raw(start?.planned ?? null);
   let glance = $state.raw(start?.glance ?? null);
@@ -48,6 +76,14 @@
     if (data) ({ batchName: name, planned, glance } = data);
   }
 
+  function remembered(): { outcome: Outcome; cookedAt: string } {
+    try {
+      return JSON.parse(localStorage.getItem(drawer) ?? asKept);
+    } catch {
+      return JSON.parse(asKept);
+    }
+  }
+
   const refusalOf = (field: string) => refusals.find((r) => r.field === `outcome.${field}`);
 
   async function keep(event: SubmitEvent) {
@@ -60,7 +96,10 @@
         ? await api.PUT("/api/log/{id}", { params: { path: { id: line.id } }, body })
         : await api.POST("/api/log", { body });
       refusals = data ? [] : refusalsOf(error);
-      if (data) onkept(data);
+      if (data) {
+        localStorage.removeItem(drawer);
+        onkept(data);
+      }
     } catch {
       refusals = [{ field: "", code: "unreadable", unit: "" }];
     } finally {
@@ -90,100 +129,34 @@
       <div class="grid gap-x-8 gap-y-3 xl:grid-cols-2">
         <fieldset class="min-w-0">
           <legend class="mb-1 font-head text-[15px] font-bold">{m.really_used()}</legend>
-          <Actual
-            label={m.pieces()}
-            field="used.pieces"
-            planned={planned.pieces}
-            unit=""
-            bind:value={outcome.used.pieces}
-            bind:unread={unread["pieces"]}
-            refusal={refusalOf("used.pieces")}
-          />
-          <Actual
-            label={m.flour()}
-            field="used.flour"
-            planned={planned.flour}
-            unit="g"
-            bind:value={outcome.used.flour}
-            bind:unread={unread["flour"]}
-            refusal={refusalOf("used.flour")}
-          />
-          <Actual
-            label={m.liquid()}
-            field="used.liquid"
-            planned={planned.liquid}
-            unit="g"
-            bind:value={outcome.used.liquid}
-            bind:unread={unread["liquid"]}
-            refusal={refusalOf("used.liquid")}
-          />
-          <Actual
-            label={m.dough_fat()}
-            field="used.doughFat"
-            planned={planned.doughFat}
-            unit="g"
-            bind:value={outcome.used.doughFat}
-            bind:unread={unread["doughFat"]}
-            refusal={refusalOf("used.doughFat")}
-          />
-          <Actual
-            label={m.salt()}
-            field="used.salt"
-            planned={planned.salt}
-            unit="g"
-            bind:value={outcome.used.salt}
-            bind:unread={unread["salt"]}
-            refusal={refusalOf("used.salt")}
-          />
-          <Actual
-            label={m.one_ball()}
-            field="used.ballMass"
-            planned={planned.ballMass}
-            unit="g"
-            bind:value={outcome.used.ballMass}
-            bind:unread={unread["ball"]}
-            refusal={refusalOf("used.ballMass")}
-          />
+          {#each used as [key, label, unit] (key)}
+            {@const field = `used.${key}`}
+            <Actual
+              label={label()}
+              {field}
+              planned={planned[key]}
+              {unit}
+              bind:value={outcome.used[key]}
+              bind:unread={unread[field]}
+              refusal={refusalOf(field)}
+            />
+          {/each}
         </fieldset>
         <div class="grid min-w-0 content-start gap-3">
           <fieldset class="min-w-0">
             <legend class="mb-1 font-head text-[15px] font-bold">{m.really_timed()}</legend>
-            <Actual
-              label={m.pan_heat()}
-              field="timed.pan"
-              planned={planned.pan}
-              unit="°C"
-              bind:value={outcome.timed.pan}
-              bind:unread={unread["pan"]}
-              refusal={refusalOf("timed.pan")}
-            />
-            <Actual
-              label={m.turn_first()}
-              field="timed.firstSide"
-              planned={planned.sides[0] ?? 0}
-              unit="s"
-              bind:value={outcome.timed.firstSide}
-              bind:unread={unread["first"]}
-              refusal={refusalOf("timed.firstSide")}
-            />
-            <Actual
-              label={m.turn_second()}
-              field="timed.secondSide"
-              planned={planned.sides[1] ?? 0}
-              unit="s"
-              bind:value={outcome.timed.secondSide}
-              bind:unread={unread["second"]}
-              refusal={refusalOf("timed.secondSide")}
-            />
-            <Actual
-              label={m.turn_last()}
-              field="timed.lastSide"
-              planned={planned.sides[2] ?? 0}
-              unit="s"
-              bind:value={outcome.timed.lastSide}
-              bind:unread={unread["last"]}
-              refusal={refusalOf("timed.lastSide")}
-            />
+            {#each timed as [key, label, unit, plan] (key)}
+              {@const field = `timed.${key}`}
+              <Actual
+                label={label()}
+                {field}
+                planned={plan(planned)}
+                {unit}
+                bind:value={outcome.timed[key]}
+                bind:unread={unread[field]}
+                refusal={refusalOf(field)}
+              />
+            {/each}
           </fieldset>
           <label class="block">
             <span class="mb-1 block font-head text-[15px] font-bold">{m.note()}</span>
@@ -201,6 +174,7 @@
     </div>
     <div class="flex flex-wrap items-center gap-2 border-t-[2.5px] border-rim bg-white px-4 py-2 sm:px-[22px]">
       <button class="button strong" type="submit" disabled={keeping}>{m.keep_entry()}</button>
+      {#if unkept}<span class="text-mute">{m.entry_not_kept()}</span>{/if}
       {#each refusals.filter((r) => !r.field.startsWith("outcome.")) as r (r.code)}<p class="refusal" role="alert">{say(r)}</p>{/each}
       {#if refusals.some((r) => r.field.startsWith("outcome.")) || Object.values(unread).some(Boolean)}<p class="refusal" role="alert">
           {m.see_the_red()}

@@ -17,6 +17,8 @@
   let { spec, sheet }: StageProps = $props();
   const dough = $derived(spec.dough);
   const feels = (Object.keys(feelName) as Feel[]).map((value) => ({ value, label: feelName[value]() }));
+  // Salt has a figure of its own.
+  const taken = $derived(["salt-fine", ...dough.additions.map((a) => a.id)]);
   const marks = $derived(sheet.dough.marks);
   const gramsOf = (id: string) => sheet.dough.portions.find((p) => p.id === id)?.mass ?? 0;
   // A bar's length against the heaviest thing in the bowl, so that salt is still seen beside flour.
@@ -146,7 +148,7 @@
               label={m.addition()}
               field="dough.additions[].id"
               value={addition.id}
-              except={dough.additions.map((a) => a.id)}
+              except={taken}
               onchange={(id) => (addition.id = id)}
             />{/snippet}
           {#snippet share()}
@@ -178,7 +180,7 @@
           prompt={m.add_addition()}
           field="dough.additions[].id"
           value=""
-          except={dough.additions.map((a) => a.id)}
+          except={taken}
           onchange={(id) => dough.additions.push({ id, share: 1 })}
         />
         <Pick
