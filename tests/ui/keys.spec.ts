@@ -56,12 +56,11 @@ test("the places have their keys, and no key fires while typing", async ({ bench
   await expect(page.getByLabel("Name of the batch")).toHaveValue(/4\?1\[$/);
 });
 
-test("the question mark shows every key, and Escape puts it away", async ({ bench, page }) => {
+test("the question mark shows every key, and Escape puts it away", async ({ page }) => {
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Every key" })).toBeVisible();
   await page.keyboard.press("4");
   await expect(page.getByRole("dialog")).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toHaveCount(0);
-  expect(bench).toBeTruthy();
 });

@@ -13,14 +13,18 @@ export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: R
     await server.stop();
     server.clear();
   },
-  bench: async ({ page, kitchen, expectErrors }, use) => {
-    const errors: string[] = [];
-    page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
-    page.on("pageerror", (e) => errors.push(e.message));
-    await page.goto(`${kitchen.address}/#/`);
-    await use(new Bench(page));
-    expect(errors.filter((e) => !expectErrors.test(e))).toEqual([]);
-  },
+  // Auto: every test begins on the shelf and is watched for errors, whether it asks for the bench or not.
+  bench: [
+    async ({ page, kitchen, expectErrors }, use) => {
+      const errors: string[] = [];
+      page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
+      page.on("pageerror", (e) => errors.push(e.message));
+      await page.goto(`${kitchen.address}/#/`);
+      await use(new Bench(page));
+      expect(errors.filter((e) => !expectErrors.test(e))).toEqual([]);
+    },
+    { auto: true },
+  ],
 });
 
 export { expect };
