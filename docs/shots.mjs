@@ -22,6 +22,32 @@ const stage = (bread, name) => async (page) => {
 const shots = {
   shelf: [wide, async () => {}],
   "batch-dough": [wide, stage("Beet quarters", "Dough")],
+  "batch-mix": [
+    wide,
+    async (page) => {
+      await stage("Night-crew squares", "Dough")(page);
+      await page.getByRole("tab", { name: "Mix" }).click();
+      await page.getByRole("button", { name: /Begin with/ }).click();
+      await page.getByRole("button", { name: "+ a spoon" }).click();
+    },
+  ],
+  "batch-rest": [wide, stage("Fenugreek triangles", "Rest")],
+  "batch-ladle": [wide, stage("Leek pours", "Ladle")],
+  card: [
+    { width: 820, height: 1160 },
+    async (page) => {
+      await stage("Fenugreek triangles", "Dough")(page);
+      await page.getByRole("link", { name: "Card to print" }).click();
+    },
+  ],
+  larder: [
+    wide,
+    async (page) => {
+      await page.goto(`${server.address}/#/larder`);
+      await page.getByRole("searchbox", { name: "Find in the larder" }).fill("atta");
+      await page.getByRole("button", { name: /Stone-ground/ }).click();
+    },
+  ],
   "batch-balls": [wide, stage("Landing rounds", "Balls")],
   "batch-sheet": [wide, stage("Night-crew squares", "Sheet")],
   "batch-fold": [

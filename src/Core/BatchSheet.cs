@@ -1,19 +1,28 @@
 namespace Ystrata.Core;
 
 /// <summary>Everything that follows from a <see cref="BatchSpec"/>, one part a stage, and what to watch.</summary>
+/// <param name="Stages">The stages this batch goes through, in order: a batter is neither balled nor folded.</param>
+/// <param name="Allergens">In anything that goes in or on it.</param>
 public sealed record BatchSheet(
+    IReadOnlyList<Stage> Stages,
     DoughSheet Dough,
+    RestSheet Rest,
     BallsSheet Balls,
     FirstSheet Sheet,
     FoldSheet Fold,
     RollSheet Roll,
     PanSheet Pan,
     Section Section,
+    CostSheet Cost,
+    IReadOnlyList<Allergen> Allergens,
     IReadOnlyList<Note> Notes);
 
 /// <summary>From decisions to sheet: pure, the same for the same input, in the order of the work.</summary>
 public static class Planner
 {
+    private static readonly Stage[] DoughStages = [Stage.Dough, Stage.Rest, Stage.Balls, Stage.Sheet, Stage.Fold, Stage.Roll, Stage.Pan];
+    private static readonly Stage[] BatterStages = [Stage.Dough, Stage.Rest, Stage.Balls, Stage.Pan];
+
     /// <param name="spec">A spec that <see cref="SpecCheck.Check"/> does not refuse.</param>
     /// <exception cref="ArgumentException">The spec is one that <see cref="SpecCheck.Check"/> refuses.</exception>
     public static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned)
@@ -24,30 +33,45 @@ public static class Planner
         }
 
         var mix = FlourMix.Of(spec.Dough.Flours, larder);
-        var ball = BallsStage.MassOf(spec.Balls, spec.Roll);
-        var dough = DoughStage.Work(spec.Dough, ball, mix, larder, learned);
-        var balls = BallsStage.Work(spec.Dough.Pieces, ball, spec.Roll);
-        var (sheet, rolledThin) = SheetStage.Work(spec.Sheet, ball, mix, dough, larder);
-        var steps = FoldStage.Work(spec.Fold, rolledThin, larder);
+        var (solution, why) = DoughSolver.Solve(spec, mix, larder, learned);
+        if (solution is not { } solved)
+        {
+            throw new ArgumentException($"{why!.Field}: {why.Code}", nameof(spec));
+        }
+
+        var dough = DoughStage.Work(spec, solved, larder);
+        var rest = RestStage.Work(spec, mix, dough, larder);
+        var poured = spec.Dough.Feel == Feel.Batter;
+        // A batter is one leaf from the ladle on: nothing is laid on it and nothing rolled.
+        var shape = poured ? LadleStage.AsRound(spec, dough) : spec;
+        var balls = BallsStage.Work(solved, shape.Roll, dough.Density);
+        var (sheet, rolledThin) = SheetStage.Work(shape.Sheet, dough.Ball, mix, dough, rest, larder);
+        var steps = FoldStage.Work(shape.Fold, rolledThin, larder);
         var folded = steps.Count > 0 ? steps[^1] : rolledThin;
-        var rolled = Folding.RollTo(folded, spec.Roll.Diameter);
-        var fold = FoldStage.Judge(spec.Fold, steps, rolled, spec.Sheet, ball);
-        var roll = RollStage.Judge(spec.Roll, rolled, fold.Effective, mix, spec.Dough);
-        var pan = PanStage.Work(spec.Pan, rolled, dough, ball, fold, larder, learned);
+        var rolled = Folding.RollTo(folded, shape.Roll.Diameter);
+        var fold = FoldStage.Judge(shape.Fold, steps, rolled, shape.Sheet, dough.Ball);
+        var roll = RollStage.Judge(shape.Roll, rolled, fold.Effective, mix, poured ? null : dough.Fat);
+        var pan = PanStage.Work(spec.Pan, rolled, dough, fold, larder, learned);
+        var used = Spent.On(shape, balls.Count);
 
         return new(
+            poured ? BatterStages : DoughStages,
             dough,
+            rest,
             balls,
             sheet,
             fold,
             roll,
             pan,
             Section.Of(rolled),
+            CostSheet.Of(dough, used, balls.Count, larder),
+            [.. dough.Portions.Where(p => p.Mass.Value > 0).Select(p => p.Id).Concat(used.Select(u => u.Id)).SelectMany(id => larder[id].Allergens).Distinct().Order()],
             [
-                .. DoughNotes.Of(spec.Dough, dough),
-                .. LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, mix),
-                .. LaminationNotes.OfFold(spec.Fold, fold, rolled, larder),
-                .. LaminationNotes.OfRoll(spec.Roll, roll, fold, folded),
+                .. DoughNotes.Of(spec, dough, solved, larder),
+                .. RestNotes.Of(spec, rest, dough),
+                .. poured ? LadleNotes.Of(spec, roll) : LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest),
+                .. poured ? [] : LaminationNotes.OfFold(spec.Fold, fold, rolled, larder),
+                .. poured ? [] : LaminationNotes.OfRoll(spec.Roll, roll, fold, folded),
                 .. PanNotes.Of(spec.Pan, pan, roll, fold),
             ]);
     }

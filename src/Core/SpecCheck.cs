@@ -13,6 +13,19 @@ public enum RefusalCode
     TooMuchWaterCarried,
     TooMuchLiquid,
     TooMuchSaltCarried,
+    LiquidDoesNotFit,
+    FixedOutweighs,
+    TooManyPieces,
+    TooManyPins,
+    TwoRests,
+    NothingSetsWater,
+    NamedTwice,
+    NoSolids,
+    Together,
+    NameTaken,
+    NotUtf8,
+    WrongColumns,
+    NotInList,
     TooLong,
     Unreadable,
 }
@@ -33,19 +46,34 @@ public static class SpecCheck
     public const int MostSteps = 24;
     public const int MostFlours = 6;
     public const int MostAdditions = 12;
-
-    // Liquids thicker than the dough can take: a bowl of puree with a dusting of flour is no dough.
-    private const double MostLiquidShare = 600;
+    public const int MostLiquids = 6;
 
     /// <summary>The range of every number in a spec, in one place for checks and dials.</summary>
     public static IReadOnlyList<Limit> Limits { get; } =
     [
-        new("dough.pieces", 1, 500, ""),
+        new("start.pieces", 1, DoughSolver.MostPieces, ""),
+        new("start.flour", 1, 100_000, Grams.Unit),
+        new("start.liquid", 0.1, 100_000, Grams.Unit),
+        new("start.filling", 0.1, 100_000, Grams.Unit),
+        new("start.fillingEach", 0.1, 1000, Grams.Unit),
+        new("start.people", 1, DoughSolver.MostPieces, ""),
+        new("start.each", 0.001, 500, ""),
         new("dough.flours[].parts", 0.1, 1000, ""),
-        new("dough.hydration", 20, 200, Percent.Unit),
-        new("dough.fatShare", 0, 60, Percent.Unit),
-        new("dough.salt", 0, 6, Percent.Unit),
-        new("dough.additions[].share", 0.1, 60, Percent.Unit),
+        new("dough.hydration", 20, 300, Percent.Unit),
+        new("dough.liquids[].amount.share", 0, 300, Percent.Unit),
+        new("dough.liquids[].amount.mass", 0, 100_000, Grams.Unit),
+        new("dough.liquids[].water", 60, 98, Percent.Unit),
+        new("dough.fat.amount.share", 0, 60, Percent.Unit),
+        new("dough.fat.amount.mass", 0, 50_000, Grams.Unit),
+        new("dough.salt.amount.share", 0, 6, Percent.Unit),
+        new("dough.salt.amount.mass", 0, 5000, Grams.Unit),
+        new("dough.additions[].amount.share", 0, 60, Percent.Unit),
+        new("dough.additions[].amount.mass", 0, 50_000, Grams.Unit),
+        new("dough.mix.bowl", 100, 100_000, Grams.Unit),
+        new("dough.mix.wentIn", 0, 100_000, Grams.Unit),
+        new("rest.time", 0, 2880, Minutes.Unit),
+        new("ladle.volume", 10, 1000, Millilitres.Unit),
+        new("ladle.thickness", 0.8, 12, Millimetres.Unit),
         new("balls.mass", 5, 1000, Grams.Unit),
         new("balls.thickness", 0.5, 25, Millimetres.Unit),
         new("sheet.diameter", 60, 1200, Millimetres.Unit),
@@ -65,6 +93,7 @@ public static class SpecCheck
 
     private static readonly IngredientKind[] Flours = [IngredientKind.Flour];
     private static readonly IngredientKind[] Fats = [IngredientKind.Fat];
+    private static readonly IngredientKind[] Salts = [IngredientKind.Salt];
     private static readonly IngredientKind[] Liquids = [IngredientKind.Liquid, IngredientKind.Puree];
     private static readonly IngredientKind[] Dusts = [IngredientKind.Flour, IngredientKind.Separator];
     private static readonly IngredientKind[] Additions =
@@ -77,8 +106,9 @@ public static class SpecCheck
     public static IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds { get; } = new Dictionary<string, IReadOnlyList<IngredientKind>>
     {
         ["dough.flours[].id"] = Flours,
-        ["dough.liquid"] = Liquids,
-        ["dough.fat"] = Fats,
+        ["dough.liquids[].id"] = Liquids,
+        ["dough.fat.id"] = Fats,
+        ["dough.salt.id"] = Salts,
         ["dough.additions[].id"] = Additions,
         ["sheet.fat"] = Fats,
         ["sheet.dust"] = Dusts,
@@ -91,7 +121,11 @@ public static class SpecCheck
     public static IReadOnlyList<Refusal> Check(BatchSpec spec, Larder larder)
     {
         var refusals = new List<Refusal>();
+        CheckStart(spec.Start, refusals);
         CheckDough(spec.Dough, larder, refusals);
+        InRange("rest.time", spec.Rest.Time.Value, refusals);
+        InRange("ladle.volume", spec.Ladle.Volume.Value, refusals);
+        InRange("ladle.thickness", spec.Ladle.Thickness.Value, refusals);
         InRange("balls.mass", spec.Balls.Mass.Value, refusals);
         InRange("balls.thickness", spec.Balls.Thickness.Value, refusals);
         InRange("sheet.diameter", spec.Sheet.Diameter.Value, refusals);
@@ -110,54 +144,97 @@ public static class SpecCheck
         if (refusals.Count == 0)
         {
             CheckBall(spec, refusals);
-            CheckWater(spec.Dough, larder, refusals);
+            if (DoughSolver.Solve(spec, FlourMix.Of(spec.Dough.Flours, larder), larder, Learned.Nothing).Refusal is { } refusal)
+            {
+                refusals.Add(refusal);
+            }
+
             CheckLeaves(spec, larder, refusals);
         }
 
         return refusals;
     }
 
+    private static void CheckStart(StartSpec start, List<Refusal> refusals)
+    {
+        InRange("start.pieces", start.Pieces, refusals);
+        InRange("start.flour", start.Flour.Value, refusals);
+        InRange("start.liquid", start.Liquid.Value, refusals);
+        InRange("start.filling", start.Filling.Value, refusals);
+        InRange("start.fillingEach", start.FillingEach.Value, refusals);
+        InRange("start.people", start.People, refusals);
+        InRange("start.each", start.Each, refusals);
+    }
+
     private static void CheckDough(DoughSpec dough, Larder larder, List<Refusal> refusals)
     {
-        InRange("dough.pieces", dough.Pieces, refusals);
         InRange("dough.hydration", dough.Hydration.Value, refusals);
-        InRange("dough.fatShare", dough.FatShare.Value, refusals);
-        InRange("dough.salt", dough.Salt.Value, refusals);
-        OfKind("dough.liquid", dough.Liquid, larder, refusals);
-        OfKind("dough.fat", dough.Fat, larder, refusals);
-
-        if (dough.Flours.Count is 0 or > MostFlours)
+        CheckList(dough.Flours, "dough.flours", 1, MostFlours, f => f.Id, (f, at) => InRange(at + ".parts", f.Parts, refusals), larder, refusals);
+        CheckList(dough.Liquids, "dough.liquids", 0, MostLiquids, l => l.Id, (l, at) =>
         {
-            refusals.Add(new("dough.flours", RefusalCode.TooMany, dough.Flours.Count, 1, MostFlours));
-        }
-
-        for (var i = 0; i < Math.Min(dough.Flours.Count, MostFlours); i++)
-        {
-            if (Stands(dough.Flours[i], $"dough.flours[{i}]", refusals))
+            CheckAmount(at, l.Amount, mayMakeUp: true, refusals);
+            if (l.Water is { } water)
             {
-                OfKind($"dough.flours[{i}].id", dough.Flours[i].Id, larder, refusals);
-                InRange($"dough.flours[{i}].parts", dough.Flours[i].Parts, refusals);
-            }
-        }
-
-        if (dough.Additions.Count > MostAdditions)
-        {
-            refusals.Add(new("dough.additions", RefusalCode.TooMany, dough.Additions.Count, 0, MostAdditions));
-        }
-
-        for (var i = 0; i < Math.Min(dough.Additions.Count, MostAdditions); i++)
-        {
-            if (Stands(dough.Additions[i], $"dough.additions[{i}]", refusals))
-            {
-                // Salt has a figure of its own, which counts every source.
-                if (dough.Additions[i].Id == DoughStage.SaltId)
+                if (larder.TryGet(l.Id, out var found) && found!.Solids.Value <= 0)
                 {
-                    refusals.Add(new($"dough.additions[{i}].id", RefusalCode.WrongKind, Item: DoughStage.SaltId));
+                    refusals.Add(new(at + ".water", RefusalCode.NoSolids, Item: l.Id));
                 }
-
-                OfKind($"dough.additions[{i}].id", dough.Additions[i].Id, larder, refusals);
-                InRange($"dough.additions[{i}].share", dough.Additions[i].Share.Value, refusals);
+                else
+                {
+                    InRange(at + ".water", water.Value, refusals);
+                }
             }
+        }, larder, refusals);
+        OfKind("dough.fat.id", dough.Fat.Id, larder, refusals);
+        CheckAmount("dough.fat", dough.Fat.Amount, mayMakeUp: false, refusals);
+        OfKind("dough.salt.id", dough.Salt.Id, larder, refusals);
+        CheckAmount("dough.salt", dough.Salt.Amount, mayMakeUp: false, refusals);
+        CheckList(dough.Additions, "dough.additions", 0, MostAdditions, a => a.Id, (a, at) => CheckAmount(at, a.Amount, mayMakeUp: false, refusals), larder, refusals);
+        if (dough.Mix.Bowl is { } bowl)
+        {
+            InRange("dough.mix.bowl", bowl.Value, refusals);
+        }
+
+        if (dough.Mix.WentIn is { } wentIn)
+        {
+            InRange("dough.mix.wentIn", wentIn.Value, refusals);
+        }
+    }
+
+    private static void CheckList<T>(
+        IReadOnlyList<T> items, string field, int least, int most, Func<T, string> id, Action<T, string> check, Larder larder, List<Refusal> refusals)
+        where T : class
+    {
+        if (items.Count < least || items.Count > most)
+        {
+            refusals.Add(new(field, RefusalCode.TooMany, items.Count, least, most));
+        }
+
+        var named = new HashSet<string>(StringComparer.Ordinal);
+        for (var i = 0; i < Math.Min(items.Count, most); i++)
+        {
+            var at = $"{field}[{i}]";
+            if (!Stands(items[i], at, refusals))
+            {
+                continue;
+            }
+
+            OfKind(at + ".id", id(items[i]), larder, refusals);
+            check(items[i], at);
+            if (!named.Add(id(items[i])))
+            {
+                refusals.Add(new(at + ".id", RefusalCode.NamedTwice, Item: id(items[i])));
+            }
+        }
+    }
+
+    private static void CheckAmount(string at, Amount amount, bool mayMakeUp, List<Refusal> refusals)
+    {
+        InRange(at + ".amount.share", amount.Share.Value, refusals);
+        InRange(at + ".amount.mass", amount.Mass.Value, refusals);
+        if (amount.By == AmountBy.Rest && !mayMakeUp)
+        {
+            refusals.Add(new(at + ".amount.by", RefusalCode.WrongKind, Item: "rest"));
         }
     }
 
@@ -200,7 +277,7 @@ public static class SpecCheck
     {
         if (spec.Balls.By == BallBy.Thickness)
         {
-            var mass = BallsStage.MassOf(spec.Balls, spec.Roll).Value;
+            var mass = BallsStage.WantedBall(spec).Value;
             var limit = ByField["balls.mass"];
             if (mass < limit.Least || mass > limit.Most)
             {
@@ -209,27 +286,10 @@ public static class SpecCheck
         }
     }
 
-    private static void CheckWater(DoughSpec dough, Larder larder, List<Refusal> refusals)
-    {
-        var water = DoughStage.WaterFromLiquid(dough, larder).Value;
-        if (water < 0)
-        {
-            refusals.Add(new("dough.hydration", RefusalCode.TooMuchWaterCarried, dough.Hydration.Value, dough.Hydration.Value - water, null, Percent.Unit));
-        }
-        else if (larder[dough.Liquid].Water.Fraction is var w && water > w * MostLiquidShare)
-        {
-            refusals.Add(new("dough.liquid", RefusalCode.TooMuchLiquid, water / w, null, MostLiquidShare, Percent.Unit, dough.Liquid));
-        }
-        else if (DoughStage.SaltToAdd(dough, larder).Value is var salt and < -1e-9)
-        {
-            refusals.Add(new("dough.salt", RefusalCode.TooMuchSaltCarried, dough.Salt.Value, dough.Salt.Value - salt, null, Percent.Unit));
-        }
-    }
-
     // Counts leaves step by step before any are piled, so that no program can ask for millions.
     private static void CheckLeaves(BatchSpec spec, Larder larder, List<Refusal> refusals)
     {
-        var piece = Piece.Sheet(BallsStage.MassOf(spec.Balls, spec.Roll), spec.Sheet.Diameter);
+        var piece = Piece.Sheet(BallsStage.WantedBall(spec), spec.Sheet.Diameter);
         for (var i = 0; i < spec.Fold.Steps.Count; i++)
         {
             var step = spec.Fold.Steps[i];

@@ -1,14 +1,15 @@
+using System.Text.Json;
 using Dapper;
 using Ystrata.Core;
 
 namespace Ystrata.Store;
 
 /// <summary>A bread on the shelf: a name and the decisions a batch of it starts from.</summary>
-public sealed record Bread(Guid Id, string Name, string About, BatchSpec Spec, DateTimeOffset ChangedAt);
+public sealed record Bread(Guid Id, string Name, string About, IReadOnlyList<string> Tags, BatchSpec Spec, DateTimeOffset ChangedAt);
 
 public sealed class Breads(Kitchen kitchen)
 {
-    private const string Columns = "id Id, name Name, about About, spec Spec, changed_at ChangedAt";
+    private const string Columns = "id Id, name Name, about About, tags Tags, spec Spec, changed_at ChangedAt";
 
     public IReadOnlyList<Bread> All()
     {
@@ -40,7 +41,7 @@ public sealed class Breads(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         db.Execute(
-            "insert into bread (id, name, about, spec, changed_at) values (@Id, @Name, @About, @Spec, @ChangedAt)",
+            "insert into bread (id, name, about, tags, spec, changed_at) values (@Id, @Name, @About, @Tags, @Spec, @ChangedAt)",
             Row.Of(bread));
     }
 
@@ -49,7 +50,7 @@ public sealed class Breads(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         return db.Execute(
-            "update bread set name = @Name, about = @About, spec = @Spec, changed_at = @ChangedAt where id = @Id and deleted_at is null",
+            "update bread set name = @Name, about = @About, tags = @Tags, spec = @Spec, changed_at = @ChangedAt where id = @Id and deleted_at is null",
             Row.Of(bread)) == 1;
     }
 
@@ -59,10 +60,12 @@ public sealed class Breads(Kitchen kitchen)
     /// <returns>False when no such bread was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "bread", id);
 
-    private sealed record Row(string Id, string Name, string About, string Spec, string ChangedAt)
+    private sealed record Row(string Id, string Name, string About, string Tags, string Spec, string ChangedAt)
     {
-        public static Row Of(Bread b) => new(b.Id.ToString(), b.Name, b.About, SpecJson.Write(b.Spec), Kitchen.Stamp(b.ChangedAt));
+        public static Row Of(Bread b) =>
+            new(b.Id.ToString(), b.Name, b.About, JsonSerializer.Serialize(b.Tags), SpecJson.Write(b.Spec), Kitchen.Stamp(b.ChangedAt));
 
-        public Bread ToBread() => new(Guid.Parse(Id), Name, About, SpecJson.Read(Spec), Kitchen.Unstamp(ChangedAt));
+        public Bread ToBread() =>
+            new(Guid.Parse(Id), Name, About, JsonSerializer.Deserialize<string[]>(Tags) ?? [], SpecJson.Read(Spec), Kitchen.Unstamp(ChangedAt));
     }
 }

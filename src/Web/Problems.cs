@@ -16,6 +16,7 @@ public sealed class KitchenProblem : ProblemDetails
 public sealed partial class Problems : IExceptionHandler
 {
     public const long MostBodyBytes = 1_000_000;
+    public const long MostFileBytes = 4_000_000;
 
     private const string ContentType = "application/problem+json";
 
@@ -46,7 +47,7 @@ public sealed partial class Problems : IExceptionHandler
     public static void Customize(ProblemDetailsContext context) => context.ProblemDetails.Detail ??= context.ProblemDetails.Status switch
     {
         404 => "There is nothing here by that name. It may have been deleted.",
-        413 => $"One request may bring {MostBodyBytes / 1_000_000} MB at most.",
+        413 => $"That is too big: a larder file may have {MostFileBytes / 1_000_000} MB, anything else {MostBodyBytes / 1_000_000} MB.",
         415 => "Send JSON.",
         _ => null,
     };
@@ -75,7 +76,7 @@ public sealed partial class Problems : IExceptionHandler
         }
 
         var inSpec = Wrapped().Replace(field, "");
-        var limit = SpecCheck.Limits.Concat(LogCheck.Limits).FirstOrDefault(l => l.Field == Indices().Replace(inSpec, "[]"));
+        var limit = SpecCheck.Limits.Concat(LogCheck.Limits).Concat(IngredientCheck.Limits).FirstOrDefault(l => l.Field == Indices().Replace(inSpec, "[]"));
         return limit is null
             ? new(field, RefusalCode.Unreadable)
             : new(field, RefusalCode.NotANumber, null, limit.Least, limit.Most, limit.Unit);

@@ -1,6 +1,5 @@
 using Serilog;
 using Serilog.Events;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web;
 using Ystrata.Web.Demo;
@@ -30,11 +29,14 @@ builder.Services.AddOpenApi(o => o
         return Task.CompletedTask;
     }));
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton(Larder.Shipped);
 builder.Services.AddSingleton(Kitchen.Open(Path.Combine(builder.Configuration["data"] ?? "data", "ystrata.db")));
 builder.Services.AddSingleton<Breads>();
 builder.Services.AddSingleton<Batches>();
 builder.Services.AddSingleton<Logbook>();
+builder.Services.AddSingleton<Pantry>();
+builder.Services.AddSingleton<KitchenLarder>();
+// Every request works with the larder as it stood when it came in.
+builder.Services.AddTransient(s => s.GetRequiredService<KitchenLarder>().Now);
 builder.Services.AddSingleton<MarrowQuay>();
 
 var app = builder.Build();
@@ -56,12 +58,14 @@ app.MapGet("/healthz", (Kitchen kitchen) => kitchen.Answers() ? Results.Text("we
 var api = app.MapGroup("/api").ProducesKitchenProblem();
 api.MapGroup("/plan").WithTags("Plan").MapPlan();
 api.MapGroup("/larder").WithTags("Larder").MapLarder();
+api.MapGroup("/vessels").WithTags("Larder").MapVessels();
+api.MapGroup("/measure").WithTags("Larder").MapMeasure();
 api.MapGroup("/breads").WithTags("Breads").MapBreads();
 api.MapGroup("/batches").WithTags("Batches").MapBatches();
 api.MapGroup("/log").WithTags("Log").MapLog();
 
 app.Start();
-Console.WriteLine($"Ystrata is at {app.Urls.First()}");
+Console.WriteLine($"Ystrata is at {app.Urls.FirstOrDefault()}");
 app.WaitForShutdown();
 
 /// <summary>Named so that the tests can start the same program.</summary>

@@ -15,12 +15,31 @@ internal static class Breads
     public static FoldStep RollTo(double mm) => new RollStep(new(mm));
 
     public static BatchSpec White(params FoldStep[] steps) => new(
-        new(24, [new("flour-white", 100)], Feel.Soft, new(62), "water", "ghee", new(3), new(1.8), []),
+        StartSpec.Of(24),
+        DoughSpec.Of("flour-white", Feel.Soft, 62, "ghee", 3),
+        RestSpec.CoveredFor(0),
         new(BallBy.Mass, new(80), new(2.7)),
+        new(new(80), new(2.5)),
         new(new(300), new(40), "ghee", new(6), "flour-white", new(0)),
         new(steps),
         new(new(180), new(20)),
         new(new(214), "ghee", new(2.5), Colour.Gold));
+
+    /// <summary>The same with another dough.</summary>
+    public static BatchSpec White(Func<DoughSpec, DoughSpec> change, params FoldStep[] steps)
+    {
+        var white = White(steps);
+        return white with { Dough = change(white.Dough) };
+    }
+
+    public static DoughSpec WithFat(this DoughSpec dough, string id, double percent) => dough with { Fat = dough.Fat with { Id = id, Amount = Amount.OfFlour(percent) } };
+
+    public static DoughSpec WithSalt(this DoughSpec dough, double percent) => dough with { Salt = dough.Salt with { Amount = Amount.OfFlour(percent) } };
+
+    public static DoughSpec WithLiquids(this DoughSpec dough, params LiquidSpec[] liquids) => dough with { Liquids = liquids };
+
+    public static DoughSpec WithAdditions(this DoughSpec dough, params (string Id, double Share)[] additions) =>
+        dough with { Additions = [.. additions.Select(a => new AdditionSpec(a.Id, Amount.OfFlour(a.Share)))] };
 
     public static BatchSheet Plan(BatchSpec spec) => Planner.Plan(spec, Larder, Learned.Nothing);
 

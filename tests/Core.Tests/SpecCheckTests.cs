@@ -4,10 +4,12 @@ public class SpecCheckTests
 {
     private static Refusal The(BatchSpec spec) => Assert.Single(SpecCheck.Check(spec, Breads.Larder));
 
-    private static BatchSpec With(Func<DoughSpec, DoughSpec> change)
+    private static BatchSpec With(Func<DoughSpec, DoughSpec> change) => Breads.White(change);
+
+    private static BatchSpec Pieces(int pieces)
     {
         var white = Breads.White();
-        return white with { Dough = change(white.Dough) };
+        return white with { Start = white.Start with { Pieces = pieces } };
     }
 
     [Fact]
@@ -19,9 +21,9 @@ public class SpecCheckTests
     [InlineData(501)]
     public void Pieces_go_from_1_to_500(int pieces)
     {
-        var refusal = The(With(d => d with { Pieces = pieces }));
+        var refusal = The(Pieces(pieces));
 
-        Assert.Equal(("dough.pieces", RefusalCode.OutOfRange, (double?)pieces, (double?)1, (double?)500),
+        Assert.Equal(("start.pieces", RefusalCode.OutOfRange, (double?)pieces, (double?)1, (double?)500),
             (refusal.Field, refusal.Code, refusal.Given, refusal.Least, refusal.Most));
     }
 
@@ -47,7 +49,7 @@ public class SpecCheckTests
 
     [Fact]
     public void Salt_has_a_figure_of_its_own() =>
-        Assert.Equal(("dough.additions[0].id", RefusalCode.WrongKind), (The(With(d => d with { Additions = [new("salt-fine", new(1))] })) is var r ? (r.Field, r.Code) : default));
+        Assert.Equal(("dough.additions[0].id", RefusalCode.WrongKind), (The(With(d => d.WithAdditions(("salt-fine", 1)))) is var r ? (r.Field, r.Code) : default));
 
     [Fact]
     public void A_dough_needs_flour() => Assert.Equal("dough.flours", The(With(d => d with { Flours = [] })).Field);
@@ -73,11 +75,11 @@ public class SpecCheckTests
 
     [Fact]
     public void Butter_cannot_bring_more_water_than_the_dough_has() =>
-        Assert.Equal(RefusalCode.TooMuchWaterCarried, The(With(d => d with { Hydration = new(20), Fat = "butter", FatShare = new(60), Additions = [new("fenugreek-leaf", new(60))] })).Code);
+        Assert.Equal(RefusalCode.TooMuchWaterCarried, The(With(d => (d with { Hydration = new(20) }).WithFat("butter", 60).WithAdditions(("fenugreek-leaf", 60)))).Code);
 
     [Fact]
     public void Salted_butter_cannot_bring_more_salt_than_wanted() =>
-        Assert.Equal(RefusalCode.TooMuchSaltCarried, The(With(d => d with { Salt = new(0), Fat = "butter-salted", FatShare = new(20) })).Code);
+        Assert.Equal(RefusalCode.TooMuchSaltCarried, The(With(d => d.WithSalt(0).WithFat("butter-salted", 20))).Code);
 
     [Fact]
     public void A_round_that_makes_no_ball_is_refused_by_its_mass()
@@ -98,7 +100,7 @@ public class SpecCheckTests
     }
 
     [Fact]
-    public void A_refused_spec_is_never_planned() => Assert.Throws<ArgumentException>(() => Breads.Plan(With(d => d with { Pieces = 0 })));
+    public void A_refused_spec_is_never_planned() => Assert.Throws<ArgumentException>(() => Breads.Plan(Pieces(0)));
 
     [Fact]
     public void Planning_twice_gives_the_same_sheet() => Assert.Equivalent(Breads.Plan(Breads.Letter), Breads.Plan(Breads.Letter), strict: true);

@@ -14,7 +14,7 @@ public sealed class TempKitchen : IDisposable
 
     public Kitchen Open() => Kitchen.Open(File);
 
-    public static Bread SomeBread(string name = "Leek rounds") => new(Guid.CreateVersion7(), name, "about", BatchSpec.Plain, Noon);
+    public static Bread SomeBread(string name = "Leek rounds") => new(Guid.CreateVersion7(), name, "about", ["noon"], BatchSpec.Plain, Noon);
 
     public static Batch SomeBatch(Guid? bread = null, string name = "Leek rounds") => new(Guid.CreateVersion7(), bread, name, BatchSpec.Plain, Noon, Noon);
 

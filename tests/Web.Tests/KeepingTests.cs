@@ -97,6 +97,19 @@ public sealed class KeepingTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         Assert.Equal(HttpStatusCode.NotFound, await Status(HttpMethod.Get, $"/api/{kind}/not-an-id"));
     }
 
+    [Fact]
+    public async Task A_bread_has_tags_each_once_and_none_too_long()
+    {
+        var body = Bread();
+        body["tags"] = new JsonArray("noon", " Noon ", "leek", "");
+        Assert.Equal(["noon", "leek"], (await Post("/api/breads", body))["tags"]!.AsArray().Select(t => (string)t!));
+
+        body["tags"] = new JsonArray(new string('x', 25));
+        Assert.Equal("tags[0]", (string)(await Post("/api/breads", body, HttpStatusCode.BadRequest))["refusals"]![0]!["field"]!);
+        body["tags"] = new JsonArray([.. Enumerable.Range(0, 9).Select(i => (JsonNode)$"tag {i}")]);
+        Assert.Equal("tooMany", (string)(await Post("/api/breads", body, HttpStatusCode.BadRequest))["refusals"]![0]!["code"]!);
+    }
+
     [Theory]
     [InlineData("")]
     [InlineData("   ")]
@@ -152,7 +165,20 @@ public sealed class KeepingTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         Assert.Null(entry["outcome"]!["used"]!["salt"]);
         Assert.Equal(1174.6, (double)entry["planned"]!["flour"]!, 1);
         Assert.Equal(3, entry["planned"]!["sides"]!.AsArray().Count);
+        Assert.Null(entry["planned"]!["wentIn"]);
         Assert.Contains((await Get("/api/log")).AsArray(), l => (string)l!["id"]! == (string)entry["id"]!);
+    }
+
+    [Fact]
+    public async Task What_went_in_at_the_bench_is_ready_for_the_log()
+    {
+        var body = Batch();
+        body["spec"]!["dough"]!["mix"]!["wentIn"] = 700;
+        var batch = (string)(await Post("/api/batches", body))["id"]!;
+        var planned = (await Get($"/api/batches/{batch}/planned"))["planned"]!;
+
+        Assert.Equal(700, (double)planned["wentIn"]!, 6);
+        Assert.Equal(728.2, (double)planned["liquid"]!, 1);
     }
 
     [Fact]
@@ -176,7 +202,7 @@ public sealed class KeepingTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
         Assert.True(larder["ingredients"]!.AsArray().Count > 80);
         Assert.Equal(["fat"], larder["kinds"]!["pan.fat"]!.AsArray().Select(k => (string)k!));
-        Assert.Contains(larder["limits"]!.AsArray(), l => (string)l!["field"]! == "dough.pieces" && (double)l["most"]! == 500);
+        Assert.Contains(larder["limits"]!.AsArray(), l => (string)l!["field"]! == "start.pieces" && (double)l["most"]! == 500);
         await Post("/api/plan", larder["plain"]!, HttpStatusCode.OK);
     }
 }

@@ -50,19 +50,40 @@ public sealed class PlanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     }
 
     [Theory]
-    [InlineData("dough.pieces", "0", "outOfRange")]
-    [InlineData("dough.pieces", "-4", "outOfRange")]
-    [InlineData("dough.pieces", "1e9", "notANumber")]
-    [InlineData("dough.pieces", "2.5", "notANumber")]
-    [InlineData("dough.pieces", "\"many\"", "notANumber")]
-    [InlineData("dough.pieces", "\"\"", "notANumber")]
-    [InlineData("dough.pieces", "null", "notANumber")]
+    [InlineData("start.pieces", "0", "outOfRange")]
+    [InlineData("start.pieces", "-4", "outOfRange")]
+    [InlineData("start.pieces", "1e9", "notANumber")]
+    [InlineData("start.pieces", "2.5", "notANumber")]
+    [InlineData("start.pieces", "\"many\"", "notANumber")]
+    [InlineData("start.pieces", "\"\"", "notANumber")]
+    [InlineData("start.pieces", "null", "notANumber")]
     [InlineData("dough.hydration", "1e300", "outOfRange")]
     [InlineData("dough.hydration", "-1", "outOfRange")]
-    [InlineData("dough.fatShare", "61", "outOfRange")]
-    [InlineData("dough.salt", "\"NaN\"", "notANumber")]
-    [InlineData("dough.liquid", "\"moonlight\"", "unknownIngredient")]
-    [InlineData("dough.fat", "\"flour-white\"", "wrongKind")]
+    [InlineData("start.flour", "0.5", "outOfRange")]
+    [InlineData("start.liquid", "1e300", "outOfRange")]
+    [InlineData("start.filling", "\"\"", "notANumber")]
+    [InlineData("start.fillingEach", "0", "outOfRange")]
+    [InlineData("start.people", "0", "outOfRange")]
+    [InlineData("start.each", "-1", "outOfRange")]
+    [InlineData("start.by", "\"moon\"", "unreadable")]
+    [InlineData("dough.fat.amount.share", "61", "outOfRange")]
+    [InlineData("dough.fat.amount.mass", "-1", "outOfRange")]
+    [InlineData("dough.salt.amount.share", "\"NaN\"", "notANumber")]
+    [InlineData("dough.liquids[0].amount.mass", "1e9", "outOfRange")]
+    [InlineData("dough.liquids[0].water", "12", "noSolids")]
+    [InlineData("dough.liquids[0].id", "\"moonlight\"", "unknownIngredient")]
+    [InlineData("dough.flours[0].parts", "0", "outOfRange")]
+    [InlineData("dough.fat.id", "\"flour-white\"", "wrongKind")]
+    [InlineData("dough.salt.id", "\"sugar\"", "wrongKind")]
+    [InlineData("dough.waterBy", "\"hope\"", "unreadable")]
+    [InlineData("dough.mix.bowl", "1", "outOfRange")]
+    [InlineData("dough.mix.wentIn", "-1", "outOfRange")]
+    [InlineData("dough.mix.kneading", "\"fist\"", "unreadable")]
+    [InlineData("rest.time", "3000", "outOfRange")]
+    [InlineData("rest.covered", "\"yes\"", "unreadable")]
+    [InlineData("rest.air", "null", "unreadable")]
+    [InlineData("ladle.volume", "5", "outOfRange")]
+    [InlineData("ladle.thickness", "13", "outOfRange")]
     [InlineData("dough.feel", "\"fluffy\"", "unreadable")]
     [InlineData("dough.feel", "3", "unreadable")]
     [InlineData("balls.mass", "0", "outOfRange")]
@@ -80,8 +101,9 @@ public sealed class PlanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task A_bad_figure_is_named_with_what_is_allowed(string field, string value, string code)
     {
         var spec = WebKitchen.SquaresJson();
-        var (part, name) = (field.Split('.')[0], field.Split('.')[1]);
-        spec[part]![name] = JsonNode.Parse(value);
+        var path = field.Split('.');
+        var at = path[..^1].Aggregate(spec, (node, name) => node[name.Replace("[0]", "", StringComparison.Ordinal)]! is JsonArray list ? list[0]! : node[name]!);
+        at[path[^1]] = JsonNode.Parse(value);
 
         var (status, problem) = await Refused(spec.ToJsonString());
         var refusal = Assert.Single(problem["refusals"]!.AsArray())!;
@@ -139,6 +161,7 @@ public sealed class PlanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
     [Theory]
     [InlineData("flours")]
+    [InlineData("liquids")]
     [InlineData("additions")]
     public async Task A_hole_in_a_list_is_refused_at_its_place(string list)
     {
@@ -149,6 +172,18 @@ public sealed class PlanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
         Assert.Equal(HttpStatusCode.BadRequest, status);
         Assert.StartsWith($"dough.{list}[", (string)problem["refusals"]![0]!["field"]!, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Three_pins_are_one_too_many_in_kitchen_words()
+    {
+        var spec = WebKitchen.SquaresJson();
+        spec["start"]!["by"] = "flour";
+        spec["dough"]!["liquids"]![0]!["amount"]!["by"] = "mass";
+
+        var (_, problem) = await Refused(spec.ToJsonString());
+
+        Assert.Equal("dough.hydration: flour, every liquid and hydration are all fixed; keep two and let one go.", (string)problem["detail"]!);
     }
 
     [Theory]

@@ -16,8 +16,11 @@ public sealed class WebKitchen : WebApplicationFactory<Program>
 
     /// <summary>80 g balls, a 30 cm sheet with 6 g ghee, letter, letter.</summary>
     public static BatchSpec Squares(params FoldStep[] steps) => new(
-        new(24, [new("flour-white", 100)], Feel.Soft, new(62), "water", "ghee", new(3), new(1.8), []),
+        StartSpec.Of(24),
+        DoughSpec.Of("flour-white", Feel.Soft, 62, "ghee", 3),
+        RestSpec.CoveredFor(0),
         new(BallBy.Mass, new(80), new(2.7)),
+        new(new(80), new(2.5)),
         new(new(300), new(40), "ghee", new(6), "flour-white", new(0)),
         new(steps.Length > 0 ? steps : [new LetterStep(), new LetterStep()]),
         new(new(180), new(20)),

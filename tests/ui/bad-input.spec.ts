@@ -5,9 +5,11 @@ test.use({ expectErrors: refusedRequests });
 // Every dial, by the bench it stands on.
 const dials: [string, string, string][] = [
   ["Dough", "Pieces", "From 1 to 500."],
-  ["Dough", "Water, of flour", "From 20 % to 200 %."],
-  ["Dough", "Dough fat, of flour", "From 0 % to 60 %."],
-  ["Dough", "Salt, of flour", "From 0 % to 6 %."],
+  ["Dough", "One ball", "From 5 g to 1\u202f000 g."],
+  ["Dough", "Water", "From 20 % to 300 %."],
+  ["Dough", "Ghee, percent of flour", "From 0 % to 60 %."],
+  ["Dough", "Fine salt, percent of flour", "From 0 % to 6 %."],
+  ["Rest", "Rest of the dough", "From 0 min to 2\u202f880 min."],
   ["Balls", "One ball", "From 5 g to 1\u202f000 g."],
   ["Balls", "Round, across", "From 6 cm to 60 cm."],
   ["Sheet", "Sheet, across", "From 6 cm to 120 cm."],
@@ -70,6 +72,37 @@ test("a figure put right is planned and kept again", async ({ bench, page }) => 
   await bench.kept();
   await expect(bench.stratum("balls")).toContainText("12 × 80 g");
   await expect(bench.number("Pieces")).not.toHaveAttribute("aria-invalid");
+});
+
+test("a line that carries too much says how far it may go", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await bench.set("Water, percent of flour", "-4");
+  await expect(page.locator("#problem-liquid-0")).toContainText("From 0 % to 300 %.");
+  await bench.set("Water, percent of flour", "62");
+  await expect(page.locator("#problem-liquid-0")).toHaveCount(0);
+});
+
+test("amounts that cannot be read say so and change nothing", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  const flour = bench.number("White wheat flour, weight");
+  const before = await page.getByTestId("dough-mass").textContent();
+  for (const [typed, said] of [
+    ["plenty", "Write an amount"],
+    ["3 buckets", "This kitchen has no “buckets”."],
+    ["1,500 g", "Thousand or fraction?"],
+    ["500 kg", "From nothing to 100 kg."],
+    ["<b>2</b>", "Write an amount"],
+  ] as const) {
+    await flour.fill(typed);
+    await expect(flour).toHaveAttribute("aria-invalid", "true");
+    await expect(page.locator(`[id="${await flour.getAttribute("aria-describedby")}"]`)).toContainText(said);
+    await expect(flour).toHaveValue(typed);
+    await expect(page.getByTestId("dough-mass")).toHaveText(before ?? "");
+  }
+  await flour.fill("0");
+  await expect(bench.number("Flour at hand")).toHaveAttribute("aria-invalid", "true");
+  await flour.fill("1 kg");
+  await expect(page.getByTestId("makes")).toContainText("20 ×");
 });
 
 test("a refusal on another bench is said on this one", async ({ bench, page }) => {

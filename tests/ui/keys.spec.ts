@@ -6,6 +6,8 @@ test("a whole batch by keyboard alone", async ({ bench, page }) => {
   await expect(page.getByRole("heading", { level: 1, name: "Dough" })).toBeVisible();
 
   await page.keyboard.press("]");
+  await expect(page.getByRole("heading", { level: 1, name: "Rest" })).toBeVisible();
+  await page.keyboard.press("]");
   await expect(page.getByRole("heading", { level: 1, name: "Balls" })).toBeVisible();
   await bench.number("One ball").focus();
   await page.keyboard.press("+");
@@ -50,6 +52,8 @@ test("the places have their keys, and no key fires while typing", async ({ bench
 
   await page.keyboard.press("4");
   await expect(page.getByRole("heading", { level: 1, name: "Log" })).toBeVisible();
+  await page.keyboard.press("5");
+  await expect(page.getByRole("heading", { level: 1, name: "Larder" })).toBeVisible();
   await page.keyboard.press("1");
   await expect(page.getByRole("heading", { level: 1, name: "Your breads" })).toBeVisible();
   await page.keyboard.press("2");

@@ -59,6 +59,21 @@ export class Bench {
     return this.page.locator(`[data-stage="${stage}"]`);
   }
 
+  /** Picks something from a list that is opened by its button. */
+  async choose(button: string, option: string) {
+    await this.page.getByLabel(button).click();
+    await this.page.getByRole("option", { name: option, exact: true }).click();
+  }
+
+  portion(id: string) {
+    return this.page.locator(`[data-portion="${id}"]`);
+  }
+
+  /** Grams of a line of the ledger, as they stand. */
+  grams(id: string) {
+    return this.portion(id).getByTestId("grams").getByRole("textbox");
+  }
+
   step(i: number) {
     return this.page.locator(`[data-step="${i}"]`);
   }

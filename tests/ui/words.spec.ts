@@ -5,7 +5,8 @@ import { expect, test } from "./kitchen";
 const spoils: Record<string, (spec: any) => void> = {
   "dry, salty, torn, short of rest": (s) => {
     s.dough.hydration = 45;
-    s.dough.salt = 3;
+    s.dough.salt.amount.share = 3;
+    s.rest.time = 0;
     s.sheet.diameter = 700;
     s.sheet.rest = 0;
     s.fold.steps = [{ kind: "letter" }];
@@ -14,14 +15,16 @@ const spoils: Record<string, (spec: any) => void> = {
   },
   "firm side, flat, thick, drowned in fat": (s) => {
     s.dough.hydration = 52;
-    s.dough.salt = 0.5;
+    s.dough.salt.amount.share = 0.5;
+    s.rest = { ...s.rest, time: 700, place: "fridge" };
     s.sheet = { ...s.sheet, diameter: 150, fatMass: 40, dustMass: 10 };
     s.fold.steps = [{ kind: "half" }];
     s.pan = { ...s.pan, temperature: 245, fatPerSide: 0.2 };
   },
   "soft side, egg, smeared, patchy": (s) => {
     s.dough.hydration = 63;
-    s.dough.liquid = "egg";
+    s.dough.liquids[0].id = "egg";
+    s.rest.time = 200;
     s.sheet = { ...s.sheet, diameter: 300, fatMass: 1.5 };
     s.fold.steps = [
       { kind: "letter" },
@@ -36,14 +39,59 @@ const spoils: Record<string, (spec: any) => void> = {
   "sticky, coiled with a dry back, thick": (s) => {
     s.dough.hydration = 80;
     s.balls.mass = 300;
+    s.rest.time = 400;
     s.sheet = { ...s.sheet, diameter: 400, fatMass: 20 };
     s.fold.steps = [{ kind: "matRoll" }, { kind: "coil" }];
   },
   "a batter, rolled smaller": (s) => {
     s.dough.hydration = 160;
-    s.dough.fatShare = 10;
-    s.dough.fat = "butter";
+    s.dough.fat.amount.share = 10;
+    s.dough.fat.id = "butter";
+    s.rest.covered = false;
     s.sheet.diameter = 300;
+  },
+  "a batter that pours, spread thin and wide": (s) => {
+    s.dough.feel = "batter";
+    s.dough.hydration = 180;
+    s.ladle = { volume: 200, thickness: 1 };
+  },
+  "a thick batter, poured thick": (s) => {
+    s.dough.feel = "batter";
+    s.dough.hydration = 120;
+    s.ladle = { volume: 100, thickness: 8 };
+  },
+  "a thin batter": (s) => {
+    s.dough.feel = "batter";
+    s.dough.hydration = 240;
+  },
+  "sweet, much leaven, a small sack": (s) => {
+    s.start = { ...s.start, by: "flour", flour: 170 };
+    s.dough.additions = [
+      ["honey", 9],
+      ["baking-powder", 3],
+      ["yeast-quick", 1],
+    ].map(([id, share]) => ({ id, amount: { by: "share", share, mass: 0 } }));
+    s.rest.time = 150;
+  },
+  "bare but oiled, over long": (s) => {
+    s.rest = { ...s.rest, covered: false, oiled: true, time: 60 };
+  },
+  "puree, unkneaded, in a warm room": (s) => {
+    s.dough.liquids[0].id = "puree-beet";
+    s.dough.flours[0].id = "flour-semolina";
+    s.dough.mix.kneading = "none";
+    s.dough.fat.amount.share = 0;
+  },
+  "in the fridge as two small balls": (s) => {
+    s.start.pieces = 1;
+    s.balls.mass = 40;
+    s.rest = { ...s.rest, place: "fridge", time: 600 };
+  },
+  bare: (s) => {
+    s.rest.covered = false;
+  },
+  "rested to the best": (s) => {
+    s.rest.time = 30;
   },
   "all right": (s) => {
     s.sheet = { ...s.sheet, diameter: 300, fatMass: 6 };
@@ -65,8 +113,9 @@ test("every note has its words and every word its figure", async ({ bench, page,
     expect(made.status(), await made.text()).toBe(201);
     await page.goto(`${kitchen.address}/#/batch/${(await made.json()).id}`);
     await expect(page.getByLabel("Name of the batch")).toHaveValue(name);
-    for (const stage of ["Dough", "Balls", "Sheet", "Fold", "Roll", "Pan"]) {
-      await bench.open(stage);
+    await expect(page.getByRole("tab", { name: "Dough" })).toBeVisible();
+    for (const stage of await page.locator("[data-stage]").evaluateAll((all) => all.map((e) => e.getAttribute("data-stage") ?? ""))) {
+      await bench.stratum(stage).click();
       for (const note of await page.locator("[data-note]").all()) {
         codes.delete((await note.getAttribute("data-note")) ?? "");
         const text = await note.innerText();

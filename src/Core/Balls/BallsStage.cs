@@ -18,17 +18,18 @@ public static class BallsStage
     // Empirical: a careful divider stays within this of the mean.
     private static readonly Percent Tolerance = new(3);
 
-    /// <summary>The ball's mass, whichever figure the cook fixed.</summary>
-    public static Grams MassOf(BallsSpec balls, RollSpec roll) =>
-        balls.By == BallBy.Mass ? balls.Mass : Round.MassOf(roll.Diameter, balls.Thickness);
+    /// <summary>The ball wanted, whichever figure the cook fixed.</summary>
+    public static Grams WantedBall(BatchSpec spec) => spec.Balls.By == BallBy.Mass
+        ? spec.Balls.Mass
+        : Round.MassOf(spec.Roll.Diameter, spec.Balls.Thickness, Round.DensityOf(spec.Dough));
 
-    public static BallsSheet Work(int count, Grams mass, RollSpec roll) => new(
-        count,
-        mass,
-        mass * (1 - Tolerance.Fraction),
-        mass * (1 + Tolerance.Fraction),
-        Round.SphereOf(mass),
-        Round.ThicknessOf(mass, SquareCentimetres.OfRound(roll.Diameter)));
+    public static BallsSheet Work(DoughSolution dough, RollSpec roll, Density density) => new(
+        dough.Count,
+        dough.Ball,
+        dough.Ball * (1 - Tolerance.Fraction),
+        dough.Ball * (1 + Tolerance.Fraction),
+        Round.SphereOf(dough.Ball, density),
+        Round.ThicknessOf(dough.Ball, SquareCentimetres.OfRound(roll.Diameter), density));
 
     /// <summary>What each of the balls still to divide should weigh, so that the last is never the runt.</summary>
     /// <exception cref="ArgumentOutOfRangeException">No ball is left to divide.</exception>

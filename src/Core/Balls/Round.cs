@@ -6,6 +6,14 @@ public static class Round
     /// <summary>Dough without leaven (empirical).</summary>
     public static readonly Density DoughDensity = Density.FromKilogramsPerCubicMetre(1180);
 
+    /// <summary>Lightly yeasted dough (empirical).</summary>
+    public static readonly Density YeastedDensity = Density.FromKilogramsPerCubicMetre(1050);
+
+    private const string Yeast = "yeast-quick";
+
+    /// <summary>How dense a dough is: yeast fills it with gas.</summary>
+    public static Density DensityOf(DoughSpec dough) => dough.Additions.Any(a => a.Id == Yeast) ? YeastedDensity : DoughDensity;
+
     // τ₀ of the springback, minutes (empirical).
     private const double RelaxMinutes = 12;
 
@@ -14,20 +22,20 @@ public static class Round
     private const double EnrichedSpringback = 0.05;
 
     /// <summary>m = ρ · π/4 · D² · T.</summary>
-    public static Grams MassOf(Millimetres diameter, Millimetres thickness) =>
-        Grams.FromKilograms(DoughDensity.KilogramsPerCubicMetre * SquareCentimetres.OfRound(diameter).SquareMetres * thickness.Metres);
+    public static Grams MassOf(Millimetres diameter, Millimetres thickness, Density? density = null) =>
+        Grams.FromKilograms((density ?? DoughDensity).KilogramsPerCubicMetre * SquareCentimetres.OfRound(diameter).SquareMetres * thickness.Metres);
 
     /// <summary>T = m / (ρ · A).</summary>
-    public static Millimetres ThicknessOf(Grams mass, SquareCentimetres area) =>
-        Millimetres.FromMetres(mass.Kilograms / (DoughDensity.KilogramsPerCubicMetre * area.SquareMetres));
+    public static Millimetres ThicknessOf(Grams mass, SquareCentimetres area, Density? density = null) =>
+        Millimetres.FromMetres(mass.Kilograms / ((density ?? DoughDensity).KilogramsPerCubicMetre * area.SquareMetres));
 
     /// <summary>D = √(4m / (π · ρ · T)).</summary>
-    public static Millimetres DiameterOf(Grams mass, Millimetres thickness) =>
-        SquareCentimetres.FromSquareMetres(mass.Kilograms / (DoughDensity.KilogramsPerCubicMetre * thickness.Metres)).AsRound();
+    public static Millimetres DiameterOf(Grams mass, Millimetres thickness, Density? density = null) =>
+        SquareCentimetres.FromSquareMetres(mass.Kilograms / ((density ?? DoughDensity).KilogramsPerCubicMetre * thickness.Metres)).AsRound();
 
     /// <summary>The ball as a sphere: D = ∛(6m / (π · ρ)).</summary>
-    public static Millimetres SphereOf(Grams mass) =>
-        Millimetres.FromMetres(Math.Cbrt(6 * mass.Kilograms / (Math.PI * DoughDensity.KilogramsPerCubicMetre)));
+    public static Millimetres SphereOf(Grams mass, Density? density = null) =>
+        Millimetres.FromMetres(Math.Cbrt(6 * mass.Kilograms / (Math.PI * (density ?? DoughDensity).KilogramsPerCubicMetre)));
 
     /// <summary>Share of the rolled diameter that is lost again after a rest of τ: s₀ · e^(−τ/τ₀), 0 to 0.16.</summary>
     public static double Springback(FlourMix mix, Percent doughFat, Minutes rest)

@@ -2,9 +2,15 @@ namespace Ystrata.Core;
 
 public static class DoughNotes
 {
-    private const string Egg = "egg";
+    private const string Egg = "egg", Yeast = "yeast-quick", Powder = "baking-powder", Honey = "honey";
 
-    public static IEnumerable<Note> Of(DoughSpec spec, DoughSheet dough)
+    // Usual ranges, percent of flour (work.md 1): over them it shows.
+    private static readonly Percent MostSugar = new(6), MostPowder = new(1.5), MostYeast = new(0.5);
+
+    // A ball that many percent off the one wanted is worth a word.
+    private const double WorthSaying = 4;
+
+    public static IEnumerable<Note> Of(BatchSpec spec, DoughSheet dough, DoughSolution solved, Larder larder)
     {
         var (code, weight) = dough.Feel switch
         {
@@ -13,6 +19,9 @@ public static class DoughNotes
             DoughFeel.OnTarget => (NoteCode.DoughOnTarget, Weight.Right),
             DoughFeel.SoftSide => (NoteCode.DoughSoftSide, Weight.Watch),
             DoughFeel.Sticky => (NoteCode.DoughSticky, Weight.Wrong),
+            DoughFeel.Pours => (NoteCode.BatterPours, Weight.Right),
+            DoughFeel.TooThick => (NoteCode.BatterTooThick, Weight.Wrong),
+            DoughFeel.TooThin => (NoteCode.BatterTooThin, Weight.Wrong),
             _ => (NoteCode.DoughBatter, Weight.Wrong),
         };
         yield return new(
@@ -25,6 +34,23 @@ public static class DoughNotes
                 Quantity.Of("right", dough.HydrationOnTarget),
             ]);
 
+        if (solved.PlannedBall / Wanted(spec, dough) is var even && Math.Abs(even - 1) * 100 > WorthSaying && DoughSolver.PiecesOf(spec.Start) is null)
+        {
+            yield return new(NoteCode.BallsEvened, Stage.Dough, Weight.Watch,
+                [Quantity.Count("count", solved.Count), Quantity.Of("ball", solved.PlannedBall), Quantity.Of("wanted", Wanted(spec, dough))]);
+        }
+
+        foreach (var note in Salts(dough).Concat(Sweets(dough)).Concat(Leavens(dough)).Concat(Cautions(spec, dough, larder)))
+        {
+            yield return note;
+        }
+    }
+
+    private static Grams Wanted(BatchSpec spec, DoughSheet dough) =>
+        spec.Dough.Feel == Feel.Batter ? Vessels.Weigh(spec.Ladle.Volume, dough.Density) : BallsStage.WantedBall(spec);
+
+    private static IEnumerable<Note> Salts(DoughSheet dough)
+    {
         var (leastSalt, mostSalt) = dough.SaltGood;
         if (dough.Salt.Value < leastSalt.Value)
         {
@@ -34,10 +60,45 @@ public static class DoughNotes
         {
             yield return new(NoteCode.SaltHigh, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", mostSalt)]);
         }
+    }
 
-        if (spec.Liquid == Egg)
+    private static IEnumerable<Note> Sweets(DoughSheet dough)
+    {
+        if (dough.Sugar.Value > MostSugar.Value)
+        {
+            yield return new(NoteCode.SugarHigh, Stage.Dough, Weight.Watch, [Quantity.Of("sugar", dough.Sugar), Quantity.Of("most", MostSugar)]);
+        }
+    }
+
+    private static IEnumerable<Note> Leavens(DoughSheet dough)
+    {
+        foreach (var (id, most, code) in new[] { (Powder, MostPowder, NoteCode.MuchPowder), (Yeast, MostYeast, NoteCode.MuchYeast) })
+        {
+            var share = new Percent(dough.Portions.Where(p => p.Id == id).Sum(p => p.Share.Value));
+            if (share.Value > most.Value)
+            {
+                yield return new(code, Stage.Dough, Weight.Watch, [Quantity.Of("share", share), Quantity.Of("most", most)], id);
+            }
+        }
+    }
+
+    private static IEnumerable<Note> Cautions(BatchSpec spec, DoughSheet dough, Larder larder)
+    {
+        if (dough.Portions.Any(p => p.Id == Egg && p.Mass.Value > 0))
         {
             yield return new(NoteCode.RawEgg, Stage.Dough, Weight.Caution, []);
         }
+
+        if (dough.Portions.Any(p => p.Id == Honey && p.Mass.Value > 0))
+        {
+            yield return new(NoteCode.HoneyInfants, Stage.Dough, Weight.Caution, []);
+        }
+
+        if (dough.Portions.Any(p => p.Part == Part.Addition && p.Mass.Value > 0 && larder[p.Id].Kind == IngredientKind.Leaven) && spec.Rest.Place == RestPlace.Room)
+        {
+            yield return new(NoteCode.LeavenShortensRest, Stage.Rest, Weight.Watch, []);
+        }
+
+        yield return new(NoteCode.RawFlour, Stage.Dough, Weight.Caution, []);
     }
 }

@@ -1,8 +1,16 @@
 namespace Ystrata.Core;
 
-/// <summary>One thing to weigh.</summary>
+/// <summary>What a line of the dough brings, points of flour. A flour's own water never counts.</summary>
+public sealed record Brings(Percent Water, Percent Solids, Percent Fat, Percent Sugar, Percent Salt);
+
+/// <summary>One line of the dough, in the order of the spec.</summary>
+/// <param name="Index">Its place in its list of the spec.</param>
+/// <param name="Mass">As planned, for the whole batch.</param>
+/// <param name="EachLot">The same for one lot.</param>
 /// <param name="Share">Percent of flour.</param>
-public sealed record Portion(string Id, Grams Mass, Percent Share);
+/// <param name="Measure">The nearest honest spoon or cup, if any.</param>
+/// <param name="Pinned">Fixed by the cook as a mass; all else gives way.</param>
+public sealed record Portion(Part Part, int Index, string Id, Grams Mass, Grams EachLot, Percent Share, KitchenMeasure? Measure, bool Pinned, Brings Brings);
 
 /// <summary>Where a dough lies against what its flour drinks (models.md B).</summary>
 public enum DoughFeel
@@ -12,29 +20,51 @@ public enum DoughFeel
     OnTarget,
     SoftSide,
     Sticky,
+
+    /// <summary>A dough was wanted, and it pours.</summary>
     Batter,
+
+    /// <summary>A batter was wanted, and it does not pour.</summary>
+    TooThick,
+    Pours,
+
+    /// <summary>A batter that runs off the pan.</summary>
+    TooThin,
 }
 
 /// <summary>Where one feel ends and the next begins, points of flour from the target (models.md B).</summary>
 public sealed record FeelMarks(Percent Stiff, Percent Firm, Percent Soft, Percent Sticky);
 
-/// <param name="Portions">Everything to weigh, in the order of the work.</param>
-/// <param name="Mass">Dough in the bowl.</param>
+/// <summary>Every figure a batch could start from, as it follows: switching to it changes nothing.</summary>
+/// <param name="LiquidId">The liquid a start from liquid would fix; nothing when all are fixed by mass.</param>
+public sealed record StartSheet(int Pieces, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
+
+/// <summary>The same dough in several bowls, mixed in turn.</summary>
+public sealed record Lots(int Count, Grams Each);
+
+/// <param name="Portions">Everything to weigh, as planned.</param>
+/// <param name="Mass">Dough in the bowl, with what really went in.</param>
 /// <param name="Loss">What bowl and hands keep of it.</param>
 /// <param name="Hydration">Water but the flour's own, percent of flour.</param>
 /// <param name="FeelHydration">h* of models.md B, percent of flour.</param>
 /// <param name="Target">h* this mix wants for the feel chosen.</param>
-/// <param name="Gap">h* − target, points of flour.</param>
+/// <param name="Gap">h* − target, points of flour; for a batter its hydration against one that pours.</param>
 /// <param name="HydrationOnTarget">The hydration that would close the gap.</param>
 /// <param name="HydrationGood">The hydrations that feel right.</param>
 /// <param name="SaltGood">Usual salt, percent of flour.</param>
 /// <param name="Salt">Salt from every source, percent of flour.</param>
 /// <param name="WaterShare">Water in the dough, the flour's own included, percent of dough.</param>
+/// <param name="Ball">What one ball should weigh with what really went in.</param>
+/// <param name="Fat">Fat from every source but the flour, percent of flour.</param>
+/// <param name="Sugar">Likewise.</param>
 public sealed record DoughSheet(
+    StartSheet Start,
     IReadOnlyList<Portion> Portions,
     Grams Mass,
     Grams Loss,
     Grams Flour,
+    Grams Ball,
+    Density Density,
     Percent Hydration,
     Percent FeelHydration,
     Percent Target,
@@ -45,137 +75,131 @@ public sealed record DoughSheet(
     DoughFeel Feel,
     Percent Salt,
     Range<Percent> SaltGood,
-    Percent WaterShare);
+    Percent Fat,
+    Percent Sugar,
+    Percent WaterShare,
+    Lots Lots,
+    Mixing Mixing,
+    IReadOnlyList<FatSwap> Swaps,
+    IReadOnlyList<PureeMaking> Purees);
 
-/// <summary>Stage 1: from pieces, ball and baker's percents to grams.</summary>
+/// <summary>Stage 1: from whatever figure the cook has to grams of everything.</summary>
 public static class DoughStage
 {
-    // Empirical, models.md B: what a point of each does to the feel, in points of water.
-    private const double FatLoosens = 0.25, MoreFatLoosens = 0.10, MoreFatFrom = 10, SugarLoosens = 0.35, SolidsBind = 0.6;
-
     private const double StiffBelow = -8, OnTargetWithin = 3, StickyAbove = 8, BatterFrom = 150;
 
-    private static readonly FeelMarks Marks = new(new(StiffBelow), new(-OnTargetWithin), new(OnTargetWithin), new(StickyAbove));
+    // A batter pours from 150 and runs off the pan over 220 points of water (empirical).
+    private const double PoursFrom = BatterFrom - Bowl.BatterHydration, PoursTo = 220 - Bowl.BatterHydration;
+
+    private static readonly FeelMarks DoughMarks = new(new(StiffBelow), new(-OnTargetWithin), new(OnTargetWithin), new(StickyAbove));
+    private static readonly FeelMarks BatterMarks = new(new(PoursFrom), new(PoursFrom), new(PoursTo), new(PoursTo));
 
     /// <summary>Usual salt in a flatbread dough, percent of flour.</summary>
     private static readonly Range<Percent> UsualSalt = new(new(1.2), new(2.2));
 
-    /// <summary>The salt that is added to make up the share wanted.</summary>
-    public const string SaltId = "salt-fine";
-
-    private static readonly Grams LeastLoss = new(5);
-
-    public static DoughSheet Work(DoughSpec spec, Grams ball, FlourMix mix, Larder larder, Learned learned)
+    public static DoughSheet Work(BatchSpec spec, DoughSolution solved, Larder larder)
     {
-        var net = spec.Pieces * ball;
-        var mass = new Grams(Math.Max(net.Value / (1 - learned.BowlLoss.Fraction), (net + LeastLoss).Value));
+        var dough = spec.Dough;
+        var bowl = solved.Bowl;
+        var flour = solved.Flour.Value;
+        var now = bowl.Judge(solved.Actual, flour);
+        var lots = LotsOf(solved.Grams.Sum(), dough.Mix.Bowl);
+        var batter = dough.Feel == Feel.Batter;
+        var (least, most) = batter ? (PoursFrom, PoursTo) : (-OnTargetWithin, OnTargetWithin);
+        var right = now.Hydration.Value - now.Gap.Value / now.FeelPerPoint;
 
-        // Shares per 100 of flour, then one scale for the whole batch.
-        var parts = Shares(spec, larder);
-        var flour = mass * (100 / parts.Sum(p => p.Share.Value));
-        var portions = parts.ConvertAll(p => new Portion(p.Id, flour * p.Share.Fraction, p.Share));
-
-        double Sum(Func<Ingredient, double> of, Func<Ingredient, bool>? where = null) => parts
-            .Where(p => where?.Invoke(larder[p.Id]) ?? true)
-            .Sum(p => p.Share.Value * of(larder[p.Id]) / 100);
-
-        static bool NotFlour(Ingredient i) => i.Kind != IngredientKind.Flour;
-        var hydration = Sum(i => i.Water.Value, NotFlour);
-        var fat = Sum(i => i.Fat.Value, NotFlour);
-        var loosened = FatLoosens * Math.Min(fat, MoreFatFrom)
-            + MoreFatLoosens * Math.Max(fat - MoreFatFrom, 0)
-            + SugarLoosens * Sum(i => i.Sugar.Value, NotFlour)
-            - SolidsBind * Sum(i => i.Solids.Value, i => i.Kind is IngredientKind.Puree);
-        var feel = hydration + loosened;
-        var target = mix.Absorption.Value + PointsOf(spec.Feel);
-        var gap = feel - target;
-        var perPoint = FeelPerPoint(larder[spec.Liquid]);
-
+        Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, Pinned(spec, bowl, i), larder))];
         return new(
+            StartOf(spec, solved),
             portions,
-            mass,
-            mass - net,
-            flour,
-            new(hydration),
-            new(feel),
-            new(target),
-            new(gap),
-            new(hydration - gap / perPoint),
-            new(new(hydration - (gap + OnTargetWithin) / perPoint), new(hydration - (gap - OnTargetWithin) / perPoint)),
-            Marks,
-            Judge(hydration, gap),
-            new(Sum(i => i.Salt.Value)),
+            solved.Mass,
+            solved.Mass - solved.Net,
+            new(flour),
+            solved.Ball,
+            batter ? bowl.DensityOf(solved.Actual) : Round.DensityOf(dough),
+            now.Hydration,
+            now.Feel,
+            now.Target,
+            now.Gap,
+            new(right),
+            new(new(right + least / now.FeelPerPoint), new(right + most / now.FeelPerPoint)),
+            batter ? BatterMarks : DoughMarks,
+            Judge(now, batter),
+            now.Salt,
             UsualSalt,
-            new(Sum(i => i.Water.Value) * (flour / mass)));
+            now.Fat,
+            now.Sugar,
+            new(100 * WaterIn(bowl, solved.Actual) / solved.Mass.Value),
+            lots,
+            MixingStage.Work(spec, bowl, solved, lots.Count),
+            FatSwap.Of(spec.Dough.Fat, portions.Single(p => p.Part == Part.Fat).Mass, larder),
+            PureeMaking.Of(bowl, solved.Grams));
     }
 
-    /// <summary>The points of water a feel asks for over medium.</summary>
-    public static double PointsOf(Feel feel) => feel switch
+    private static StartSheet StartOf(BatchSpec spec, DoughSolution solved)
     {
-        Feel.Firm => -8,
-        Feel.Soft => 6,
-        Feel.VerySoft => 12,
-        _ => 0,
+        var start = spec.Start;
+        var each = start.By == StartBy.Filling ? start.Filling / solved.Count : start.FillingEach;
+        var eats = start.By == StartBy.People ? start.Each : (double)solved.Count / start.People;
+        return new(
+            solved.Count,
+            solved.Flour,
+            solved.Bowl.Anchor >= 0 ? new Grams(solved.Grams[solved.Bowl.Anchor]) : null,
+            solved.Bowl.Anchor >= 0 ? solved.Bowl.Lines[solved.Bowl.Anchor].Item.Id : null,
+            solved.Count * each,
+            each,
+            start.People,
+            eats);
+    }
+
+    private static bool Pinned(BatchSpec spec, Bowl bowl, int line) => bowl.Lines[line] switch
+    {
+        { Part: Part.Flour } => spec.Start.By == StartBy.Flour,
+        { Amount.By: AmountBy.Mass } => true,
+        _ => spec.Start.By == StartBy.Liquid && line == bowl.Anchor,
     };
 
-    /// <summary>Water for the liquid to bring when the other things in the dough already carry some, percent of flour; negative if they carry too much.</summary>
-    public static Percent WaterFromLiquid(DoughSpec spec, Larder larder) =>
-        spec.Hydration - new Percent(Carried(spec, larder, i => i.Water));
-
-    /// <summary>Salt still to add when the other things already carry some, percent of flour; negative if they carry too much.</summary>
-    public static Percent SaltToAdd(DoughSpec spec, Larder larder)
+    private static Portion PortionOf(Bowl.Line line, double grams, double flour, int lots, bool pinned, Larder larder)
     {
-        var liquid = larder[spec.Liquid];
-        var fromLiquid = LiquidShare(spec, larder) * liquid.Salt.Fraction;
-        return spec.Salt - new Percent(Carried(spec, larder, i => i.Salt) + fromLiquid);
+        var item = line.Item;
+        var share = 100 * grams / flour;
+        var counts = line.Part == Part.Flour ? 0 : 1;
+        var mass = new Grams(Math.Max(grams, 0));
+        return new(
+            line.Part,
+            line.Index,
+            item.Id,
+            mass,
+            mass / lots,
+            new(share),
+            NearestMeasure.Of(mass / lots, item, larder.Measuring),
+            pinned,
+            new(
+                new(counts * share * item.Water.Fraction),
+                new(share * item.Solids.Fraction),
+                new(counts * share * item.Fat.Fraction),
+                new(counts * share * item.Sugar.Fraction),
+                new(share * item.Salt.Fraction)));
     }
 
-    /// <summary>Points of feel that one more point of hydration brings in this liquid: less than one for a puree, whose solids drink.</summary>
-    private static double FeelPerPoint(Ingredient liquid)
+    private static double WaterIn(Bowl bowl, double[] grams) => bowl.Lines.Select((l, i) => grams[i] * l.Item.Water.Fraction).Sum();
+
+    private static Lots LotsOf(double mass, Grams? bowl)
     {
-        var binds = liquid.Kind is IngredientKind.Puree ? SolidsBind * liquid.Solids.Fraction : 0;
-        return 1 + (FatLoosens * liquid.Fat.Fraction + SugarLoosens * liquid.Sugar.Fraction - binds) / liquid.Water.Fraction;
+        var count = bowl is { } b ? (int)Math.Ceiling(mass / b.Value - 1e-9) : 1;
+        return new(Math.Max(count, 1), new(mass / Math.Max(count, 1)));
     }
 
-    private static double LiquidShare(DoughSpec spec, Larder larder) =>
-        WaterFromLiquid(spec, larder).Value / larder[spec.Liquid].Water.Fraction;
-
-    private static double Carried(DoughSpec spec, Larder larder, Func<Ingredient, Percent> of) =>
-        spec.FatShare.Value * of(larder[spec.Fat]).Fraction
-        + spec.Additions.Sum(a => a.Share.Value * of(larder[a.Id]).Fraction);
-
-    private static List<Portion> Shares(DoughSpec spec, Larder larder)
-    {
-        var flourParts = spec.Flours.Sum(f => f.Parts);
-        var shares = new List<Portion>();
-        void Add(string id, double share)
+    private static DoughFeel Judge(Bowl.Mixed now, bool batter) => batter
+        ? now.Gap.Value switch
         {
-            if (share > 0)
-            {
-                shares.Add(new(id, Grams.Zero, new(share)));
-            }
+            < PoursFrom => DoughFeel.TooThick,
+            <= PoursTo => DoughFeel.Pours,
+            _ => DoughFeel.TooThin,
         }
-
-        foreach (var (id, p) in spec.Flours)
-        {
-            Add(id, 100 * p / flourParts);
-        }
-
-        Add(spec.Liquid, LiquidShare(spec, larder));
-        Add(spec.Fat, spec.FatShare.Value);
-        Add(SaltId, SaltToAdd(spec, larder).Value);
-        foreach (var (id, share) in spec.Additions)
-        {
-            Add(id, share.Value);
-        }
-
-        // One line a thing, however often it was named.
-        return [.. shares.GroupBy(p => p.Id).Select(g => new Portion(g.Key, Grams.Zero, new(g.Sum(p => p.Share.Value))))];
-    }
-
-    private static DoughFeel Judge(double hydration, double gap) => hydration > BatterFrom
+        : now.Hydration.Value > BatterFrom
         ? DoughFeel.Batter
-        : gap switch
+        : now.Gap.Value switch
         {
             < StiffBelow => DoughFeel.Stiff,
             < -OnTargetWithin => DoughFeel.FirmSide,

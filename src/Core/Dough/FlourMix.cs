@@ -37,11 +37,12 @@ public sealed record FlourMix(Percent Absorption, double Springback, Minutes Lea
 
     /// <summary>The thinnest sheet that does not tear (models.md D): softer white dough goes thinner, a short rest costs up to half as much again.</summary>
     /// <param name="overMedium">Feel hydration above this mix's absorption, points of flour.</param>
-    public Millimetres ThinnestSheet(Percent overMedium, Minutes rest)
+    /// <param name="least">The least rest of this very dough; the mix's own where nothing is given.</param>
+    public Millimetres ThinnestSheet(Percent overMedium, Minutes rest, Minutes? least = null)
     {
         var whiteLimit = WhiteMedium - (WhiteMedium - WhiteSoft) * Math.Clamp(overMedium.Value / SoftPoints, 0, 1);
         var rested = White * whiteLimit + Weak * WeakSheet + (1 - White - Weak) * Whole;
-        var shortBy = Math.Clamp(1 - rest.Value / LeastRest.Value, 0, 1);
+        var shortBy = Math.Clamp(1 - rest.Value / Math.Max((least ?? LeastRest).Value, 1), 0, 1);
         return new(rested * (1 + NoRestPenalty * shortBy));
     }
 }

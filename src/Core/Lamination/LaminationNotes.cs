@@ -12,7 +12,7 @@ public static class LaminationNotes
     // Springback worth rolling past for, share of the diameter.
     private const double WorthRollingPast = 0.02;
 
-    public static IEnumerable<Note> OfSheet(SheetSpec spec, FirstSheet sheet, bool folded, FlourMix mix)
+    public static IEnumerable<Note> OfSheet(SheetSpec spec, FirstSheet sheet, bool folded, RestSheet rest)
     {
         if (sheet.Thickness.Value < sheet.Thinnest.Value)
         {
@@ -33,10 +33,10 @@ public static class LaminationNotes
             ]);
         }
 
-        if (spec.Rest.Value < mix.LeastRest.Value)
+        if (rest.Counts.Value < rest.Least.Value)
         {
             yield return new(NoteCode.ShortRest, Stage.Sheet, Weight.Watch,
-                [Quantity.Of("rest", spec.Rest), Quantity.Of("least", mix.LeastRest), Quantity.Of("limit", sheet.Thinnest)]);
+                [Quantity.Of("rest", rest.Counts), Quantity.Of("least", rest.Least), Quantity.Of("limit", sheet.Thinnest)]);
         }
 
         if (sheet.Film.Value > SheetStage.HoldsFilm.Value)

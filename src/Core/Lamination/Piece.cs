@@ -42,10 +42,10 @@ public sealed record Piece(
         new(Leaves.Sum(l => l.Value) + (Contacts.Sum(c => c.Coat.Film.Value) + Top.Film.Value + Bottom.Film.Value) / 1000);
 
     /// <summary>A ball rolled out into one bare leaf: T = m / (ρ · A).</summary>
-    public static Piece Sheet(Grams ball, Millimetres diameter)
+    public static Piece Sheet(Grams ball, Millimetres diameter, Density? density = null)
     {
         var area = SquareCentimetres.OfRound(diameter);
-        return new([Round.ThicknessOf(ball, area)], [], default, default, area, Outline.Round, diameter, diameter);
+        return new([Round.ThicknessOf(ball, area, density)], [], default, default, area, Outline.Round, diameter, diameter);
     }
 
     /// <summary>Spreads the piece over k times its area, k ≥ 1: every thickness and film ÷ k.</summary>

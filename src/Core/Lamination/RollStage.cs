@@ -32,9 +32,10 @@ public static class RollStage
 {
     private static readonly Millimetres Smeared = new(0.05), Bready = new(0.8); // empirical
 
-    public static RollSheet Judge(RollSpec spec, Piece rolled, int effectiveLeaves, FlourMix mix, DoughSpec dough)
+    /// <param name="doughFat">Nothing for a batter, which does not pull back.</param>
+    public static RollSheet Judge(RollSpec spec, Piece rolled, int effectiveLeaves, FlourMix mix, Percent? doughFat)
     {
-        var back = Round.Springback(mix, dough.FatShare, spec.Rest);
+        var back = doughFat is { } fat ? Round.Springback(mix, fat, spec.Rest) : 0;
         var films = rolled.Contacts.Select(c => c.Coat.Film).Where(f => f.Value > 0).ToList();
         return new(
             spec.Diameter,

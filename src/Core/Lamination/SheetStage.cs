@@ -29,14 +29,13 @@ public static class SheetStage
     // A folded sheet more than this many times its flour's limit wastes surface (empirical).
     private const double ThickFactor = 2;
 
-    public static (FirstSheet Sheet, Piece Piece) Work(SheetSpec spec, Grams ball, FlourMix mix, DoughSheet dough, Larder larder)
+    public static (FirstSheet Sheet, Piece Piece) Work(SheetSpec spec, Grams ball, FlourMix mix, DoughSheet dough, RestSheet rest, Larder larder)
     {
-        var bare = Piece.Sheet(ball, spec.Diameter);
+        var bare = Piece.Sheet(ball, spec.Diameter, dough.Density);
         var piece = bare
             .Coated(Folding.FatCoat(spec.FatMass, larder[spec.Fat], bare.Area))
             .Coated(new(default, default, Load.From(spec.DustMass, bare.Area)));
-        var overMedium = dough.FeelHydration - mix.Absorption;
-        var thinnest = mix.ThinnestSheet(overMedium, spec.Rest);
+        var thinnest = rest.Now.Thinnest;
 
         return (
             new(
@@ -44,9 +43,9 @@ public static class SheetStage
                 bare.Area,
                 bare.Leaves[0],
                 thinnest,
-                Round.DiameterOf(ball, thinnest),
+                Round.DiameterOf(ball, thinnest, dough.Density),
                 thinnest * ThickFactor,
-                Round.DiameterOf(ball, thinnest * ThickFactor),
+                Round.DiameterOf(ball, thinnest * ThickFactor, dough.Density),
                 piece.Top.Film,
                 piece.Top.Dust,
                 Folding.FatFor(HoldsFilm, larder[spec.Fat], bare.Area)),

@@ -9,6 +9,7 @@ public enum IngredientKind
     Fat,
     Liquid,
     Puree,
+    Salt,
     Seasoning,
     Leaven,
     Addition,
@@ -33,9 +34,47 @@ public enum FlourStrength
 /// <param name="LeastRest">The rest under which its sheet tears earlier (empirical).</param>
 public sealed record FlourTraits(FlourStrength Strength, double Springback, Minutes LeastRest);
 
+/// <summary>What many kitchens have to declare. Local law may ask for more.</summary>
+public enum Allergen
+{
+    Gluten,
+    Milk,
+    Egg,
+    Nuts,
+    Peanut,
+    Sesame,
+    Mustard,
+    Soya,
+}
+
+/// <summary>What a pack costs.</summary>
+/// <param name="Pack">What the pack holds; a kilogram for a price by weight.</param>
+public sealed record Price(Money Cost, Grams Pack);
+
+/// <summary>Marks a flour as one bag of another.</summary>
+/// <param name="Of">The flour it is a bag of; all its values but the thirst are that flour's.</param>
+/// <param name="Thirst">Water this bag drinks more than its flour, points of flour.</param>
+public sealed record Lot(string Of, Percent Thirst);
+
+/// <summary>Where a line of the larder comes from.</summary>
+public enum Origin
+{
+    Shipped,
+
+    /// <summary>Shipped, and put right by the cook.</summary>
+    Changed,
+    Own,
+
+    /// <summary>Taken out by the cook; what was made with it still plans.</summary>
+    Gone,
+}
+
 /// <summary>One line of the larder. Compositions are percent of its mass.</summary>
 /// <param name="Absorption">Flours: water for a medium feel, percent of flour.</param>
 /// <param name="SmokePoint">Fats: where smoke begins.</param>
+/// <param name="Holding">Grams of water held per gram of solids, for what goes into a filling (models.md E).</param>
+/// <param name="Draw">Share of its water that salt draws (models.md E).</param>
+/// <param name="Squeeze">Share of the remaining water a cloth squeezes out (models.md E).</param>
 /// <param name="Traits">Flours: behaviour under the pin.</param>
 public sealed record Ingredient(
     string Id,
@@ -49,8 +88,31 @@ public sealed record Ingredient(
     double KcalPer100G,
     Percent? Absorption,
     Celsius? SmokePoint,
-    FlourTraits? Traits)
+    double? Holding,
+    Percent? Draw,
+    Percent? Squeeze,
+    string Note,
+    FlourTraits? Traits,
+    IReadOnlyList<Allergen> Allergens,
+    Price? Price,
+    Lot? Lot,
+    Origin Origin)
 {
     /// <summary>What is left when the water is gone, percent of mass.</summary>
     public Percent Solids => new(100 - Water.Value);
+
+    /// <summary>The same thing thicker or thinner: all that is not water changes with the solids.</summary>
+    /// <param name="water">0 to 100, percent of mass; this ingredient must have some solids.</param>
+    public Ingredient WithWater(Percent water)
+    {
+        var k = (100 - water.Value) / Solids.Value;
+        return this with
+        {
+            Water = water,
+            Fat = new(Fat.Value * k),
+            Sugar = new(Sugar.Value * k),
+            Salt = new(Salt.Value * k),
+            KcalPer100G = KcalPer100G * k,
+        };
+    }
 }

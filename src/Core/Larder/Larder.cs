@@ -2,15 +2,30 @@ using System.Globalization;
 
 namespace Ystrata.Core;
 
-/// <summary>Everything the kitchen can reach for, by id. The shipped values come from larder.csv and flours.csv.</summary>
+/// <summary>Everything the kitchen can reach for, by id, and how it measures. The shipped values come from the csv files beside this one.</summary>
 public sealed class Larder
 {
     private readonly Dictionary<string, Ingredient> byId;
+    private readonly Lazy<Dictionary<string, string>> byName;
 
-    public Larder(IEnumerable<Ingredient> ingredients) => byId = ingredients.ToDictionary(i => i.Id, StringComparer.Ordinal);
+    /// <param name="ingredients">Each id once. A lot takes its values from the flour it is a bag of.</param>
+    public Larder(IEnumerable<Ingredient> ingredients, Measuring? measuring = null)
+    {
+        byId = ingredients.ToDictionary(i => i.Id, StringComparer.Ordinal);
+        foreach (var lot in byId.Values.Where(i => i.Lot is not null).ToList())
+        {
+            byId[lot.Id] = FromBag(lot);
+        }
+
+        Measuring = measuring ?? Measuring.Usual;
+        byName = new(() => All.Where(i => i.Origin != Origin.Gone).GroupBy(i => i.Name.Trim(), StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(g => g.Key, g => g.First().Id, StringComparer.OrdinalIgnoreCase));
+    }
 
     /// <summary>The larder as it ships, read once.</summary>
     public static Larder Shipped { get; } = new(ReadShipped());
+
+    public Measuring Measuring { get; }
 
     public IReadOnlyCollection<Ingredient> All => byId.Values;
 
@@ -19,13 +34,23 @@ public sealed class Larder
 
     public bool TryGet(string id, out Ingredient? ingredient) => byId.TryGetValue(id, out ingredient);
 
+    /// <summary>The id of what is called so, whatever the case; nothing when nothing is.</summary>
+    public string? Called(string name) => byName.Value.GetValueOrDefault(name.Trim());
+
+    // A lot of a lot, or of nothing, keeps the values it has.
+    private Ingredient FromBag(Ingredient lot) =>
+        lot.Lot is { } l && byId.TryGetValue(l.Of, out var flour) && flour is { Lot: null, Absorption: { } drinks }
+            ? flour with { Id = lot.Id, Name = lot.Name, Note = lot.Note, Price = lot.Price ?? flour.Price, Lot = l, Origin = lot.Origin, Absorption = drinks + l.Thirst }
+            : lot;
+
     private static IEnumerable<Ingredient> ReadShipped()
     {
-        var traits = Rows("flours.csv").ToDictionary(
+        var traits = ShippedTable.Rows("flours.csv").ToDictionary(
             r => r[0],
             r => new FlourTraits(Enum.Parse<FlourStrength>(r[1], ignoreCase: true), Number(r[2]) ?? 0, new(Number(r[3]) ?? 0)));
+        var allergens = ShippedTable.Rows("allergens.csv").ToLookup(r => r[0], r => Enum.Parse<Allergen>(r[1], ignoreCase: true));
 
-        foreach (var r in Rows("larder.csv"))
+        foreach (var r in ShippedTable.Rows("larder.csv"))
         {
             yield return new Ingredient(
                 Id: r[0],
@@ -39,12 +64,27 @@ public sealed class Larder
                 KcalPer100G: Number(r[8]) ?? 0,
                 Absorption: Number(r[9]) is { } a ? new Percent(a) : null,
                 SmokePoint: Number(r[10]) is { } s ? new Celsius(s) : null,
-                Traits: traits.GetValueOrDefault(r[0]));
+                Holding: Number(r[11]),
+                Draw: Number(r[12]) is { } d ? new Percent(d) : null,
+                Squeeze: Number(r[13]) is { } q ? new Percent(q) : null,
+                Note: r[14],
+                Traits: traits.GetValueOrDefault(r[0]),
+                Allergens: [.. allergens[r[0]]],
+                Price: null,
+                Lot: null,
+                Origin: Origin.Shipped);
         }
     }
 
-    // The shipped tables hold no quoted commas, so a split is the whole of CSV here; cooks' files come in through the web's reader.
-    private static IEnumerable<string[]> Rows(string resource)
+    private static double? Number(string text) =>
+        text.Length == 0 ? null : double.Parse(text, CultureInfo.InvariantCulture);
+}
+
+/// <summary>The tables built into the core.</summary>
+internal static class ShippedTable
+{
+    // They hold no quoted commas, so a split is the whole of CSV here; cooks' files come in through the web's reader.
+    public static IEnumerable<string[]> Rows(string resource)
     {
         using var stream = typeof(Larder).Assembly.GetManifestResourceStream(resource)
             ?? throw new InvalidOperationException($"{resource} is not built into the core");
@@ -55,7 +95,4 @@ public sealed class Larder
             yield return line.Split(',');
         }
     }
-
-    private static double? Number(string text) =>
-        text.Length == 0 ? null : double.Parse(text, CultureInfo.InvariantCulture);
 }

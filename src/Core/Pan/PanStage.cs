@@ -58,7 +58,7 @@ public static class PanStage
     private const double CrustDepth = 0.00025, CrustConductivity = 0.088; // m, W/(m·K): outer 0.25 mm, dry
     private const double DryCrustContact = 0.35;
 
-    public static PanSheet Work(PanSpec spec, Piece rolled, DoughSheet dough, Grams ball, FoldSheet fold, Larder larder, Learned learned)
+    public static PanSheet Work(PanSpec spec, Piece rolled, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
     {
         var fat = larder[spec.Fat];
         var area = rolled.Area;
@@ -81,7 +81,7 @@ public static class PanStage
             CoolPan,
             fat.SmokePoint,
             fat.SmokePoint is { } smoke ? new Celsius(smoke.Value - NearSmoke) : null,
-            new(DoughFatOf(dough, ball, larder), fold.InsideFat, spec.FatPerSide * 2));
+            new(dough.Ball * (dough.Portions.Single(p => p.Part == Part.Fat).Mass / dough.Mass), fold.InsideFat, spec.FatPerSide * 2));
     }
 
     /// <summary>Seconds until 35 % of the depth reaches 94 °C and blisters rise.</summary>
@@ -110,10 +110,4 @@ public static class PanStage
         Colour.Brown => 1.8,
         _ => 1,
     };
-
-    private static Grams DoughFatOf(DoughSheet dough, Grams ball, Larder larder)
-    {
-        var fat = dough.Portions.Where(p => larder[p.Id].Kind == IngredientKind.Fat).Sum(p => p.Mass.Value);
-        return ball * (fat / dough.Mass.Value);
-    }
 }

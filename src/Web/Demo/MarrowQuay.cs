@@ -1,11 +1,10 @@
-using System.Text;
 using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Demo;
 
-/// <summary>The canteen at the ferry landing: six breads and three weeks of its log, the same every time.</summary>
-public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Larder larder)
+/// <summary>The canteen at the ferry landing: eight breads, its own larder and three weeks of its log, the same every time.</summary>
+public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, KitchenLarder kitchen)
 {
     private const int Seed = 20261102;
 
@@ -36,7 +35,8 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Lard
             return;
         }
 
-        var shelf = Recipes();
+        kitchen.Change((pantry, at) => MarrowQuayLarder.Fill(pantry, at));
+        var shelf = MarrowQuayBreads.All(FirstDay.AddDays(-1).AddHours(9));
         foreach (var bread in shelf.Values)
         {
             breads.Add(bread);
@@ -47,25 +47,25 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Lard
         {
             var at = FirstDay.AddDays(day).AddHours(hour).AddMinutes(5 * random.Next(0, 7));
             var bread = shelf[name];
-            var spec = bread.Spec with { Dough = bread.Spec.Dough with { Pieces = bread.Spec.Dough.Pieces + 2 * random.Next(-2, 3) } };
-            var batch = new Batch(Id("batch", day), bread.Id, name, spec, at, at.AddHours(-3));
+            var spec = bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = bread.Spec.Start.Pieces + 2 * random.Next(-2, 3) } };
+            var batch = new Batch(MarrowQuayBreads.Id("batch", day), bread.Id, name, spec, at, at.AddHours(-3));
             batches.Add(batch);
-            log.Add(new(Id("log", day), batch.Id, spec, at, AsCooked(spec, judged, note, random), at.AddHours(1)));
+            log.Add(new(MarrowQuayBreads.Id("log", day), batch.Id, spec, at, AsCooked(spec, judged, note, random), at.AddHours(1)));
         }
     }
 
     // What happened lies near the plan: more water than planned, hands that vary, a pan that wanders.
     private Outcome AsCooked(BatchSpec spec, Judged judged, string note, Random random)
     {
-        var sheet = Planner.Plan(spec, larder, Learned.Nothing);
-        var planned = Planned.Of(spec, sheet, larder);
+        var sheet = Planner.Plan(spec, kitchen.Now, Learned.Nothing);
+        var planned = Planned.Of(spec, sheet);
         double Near(double value, double spread, double bias = 0) => value * (1 + bias + spread * (2 * random.NextDouble() - 1));
         Grams Weighed(Grams mass, double spread, double bias = 0) => new(Math.Round(Near(mass.Value, spread, bias)));
         Seconds Timed(Seconds time) => new(5 * Math.Round(Near(time.Value, 0.2, 0.05) / 5));
 
         return new(
             new(
-                spec.Dough.Pieces - (random.Next(4) == 0 ? 1 : 0),
+                spec.Start.Pieces - (random.Next(4) == 0 ? 1 : 0),
                 Weighed(planned.Flour, 0.01),
                 Weighed(planned.Liquid, 0.03, 0.02),
                 Weighed(planned.DoughFat, 0.05),
@@ -74,77 +74,5 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Lard
             new(new(Math.Round(Near(spec.Pan.Temperature.Value, 0.04))), Timed(planned.Sides[0]), Timed(planned.Sides[1]), Timed(planned.Sides[2])),
             judged,
             note);
-    }
-
-    private static Dictionary<string, Bread> Recipes()
-    {
-        var at = FirstDay.AddDays(-1).AddHours(9);
-        var number = 0;
-        Bread Make(string name, string about, BatchSpec spec) => new(Id("bread", number++), name, about, spec, at);
-        return new[]
-        {
-            Make("Night-crew squares", "Letter fold twice, ghee on every new face. For the crew of the last boat.", new(
-                Dough(24, "flour-white", Feel.Soft, 62, "ghee", 3),
-                new(BallBy.Mass, new(80), new(2.7)),
-                new(new(300), new(40), "ghee", new(6), "flour-white", new(0)),
-                new([new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]),
-                new(new(180), new(20)),
-                new(new(214), "ghee", new(2.5), Colour.Gold))),
-            Make("First-ferry squares", "The same square with one ghee, when the first boat will not wait.", new(
-                Dough(16, "flour-white", Feel.Medium, 57, "ghee", 3),
-                new(BallBy.Mass, new(80), new(2.7)),
-                new(new(300), new(20), "ghee", new(6), "flour-white", new(0)),
-                new([new LetterStep(), new LetterStep()]),
-                new(new(180), new(8)),
-                new(new(225), "ghee", new(2.5), Colour.Gold))),
-            Make("Nigella coils", "Rolled like a mat, wound and pressed, with nigella through the dough.", new(
-                Dough(12, "flour-bread", Feel.Soft, 64, "oil-sunflower", 5, ("seed-nigella", 1.5)),
-                new(BallBy.Mass, new(100), new(3.3)),
-                new(new(340), new(60), "ghee", new(9), "flour-white", new(1)),
-                new([new MatRollStep(), new CoilStep()]),
-                new(new(180), new(30)),
-                new(new(205), "ghee", new(3), Colour.Brown))),
-            Make("Fenugreek triangles", "Half and half again, flour over the ghee so that no face lies bare.", new(
-                Dough(18, "flour-atta", Feel.Medium, 66, "ghee", 4, ("fenugreek-leaf", 12), ("spice-ground", 1)),
-                new(BallBy.Mass, new(70), new(2.3)),
-                new(new(220), new(45), "ghee", new(4), "flour-atta", new(1)),
-                new([new HalfStep(), new BrushStep("ghee", new(1.5)), new DustStep("flour-atta", new(0.5)), new HalfStep()]),
-                new(new(180), new(10)),
-                new(new(220), "oil-groundnut", new(2), Colour.Brown))),
-            Make("Beet quarters", "Beetroot puree is all the water. Rapeseed oil, starch between the leaves.", new(
-                new(
-                    12,
-                    [new("flour-white", 70), new("flour-atta", 30)],
-                    Feel.Medium,
-                    new(64),
-                    "puree-beet",
-                    "oil-rapeseed",
-                    new(3),
-                    new(1.7),
-                    [new("seed-carom", new(0.5))]),
-                new(BallBy.Mass, new(85), new(2.9)),
-                new(new(240), new(60), "oil-rapeseed", new(4), "starch-corn", new(1)),
-                new([new HalfStep(), new BrushStep("oil-rapeseed", new(2)), new HalfStep()]),
-                new(new(180), new(15)),
-                new(new(190), "oil-rapeseed", new(2), Colour.Pale))),
-            Make("Landing rounds", "Plain whole wheat, no fold, dry on the pan, a little ghee at the end.", new(
-                Dough(30, "flour-atta", Feel.Medium, 70, "ghee", 1),
-                new(BallBy.Thickness, new(45), new(1.6)),
-                new(new(170), new(40), "ghee", new(0), "flour-atta", new(0)),
-                new([]),
-                new(new(170), new(5)),
-                new(new(230), "ghee", new(1.2), Colour.Brown))),
-        }.ToDictionary(b => b.Name);
-    }
-
-    private static DoughSpec Dough(int pieces, string flour, Feel feel, double water, string fat, double fatShare, params (string Id, double Share)[] additions) =>
-        new(pieces, [new(flour, 100)], feel, new(water), "water", fat, new(fatShare), new(1.8), [.. additions.Select(a => new AdditionShare(a.Id, new(a.Share)))]);
-
-    // The same id for the same thing in every demo kitchen, so that links and pictures stay true.
-    private static Guid Id(string kind, int number)
-    {
-        Span<byte> bytes = stackalloc byte[16];
-        Encoding.ASCII.GetBytes($"{kind}{number:00}".PadLeft(16, '-'), bytes);
-        return new(bytes);
     }
 }

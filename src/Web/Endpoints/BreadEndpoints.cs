@@ -47,12 +47,18 @@ public static class BreadEndpoints
 
     private static IResult Restore(Guid id, Breads breads) => Common.Done(breads.Restore(id));
 
-    private static Bread ToBread(Guid id, BreadBody body, TimeProvider clock) => new(id, body.Name.Trim(), body.About.Trim(), body.Spec, clock.GetUtcNow());
+    private static Bread ToBread(Guid id, BreadBody body, TimeProvider clock) =>
+        new(id, body.Name.Trim(), body.About.Trim(), TagsOf(body), body.Spec, clock.GetUtcNow());
+
+    private static IReadOnlyList<string> TagsOf(BreadBody body) =>
+        [.. (body.Tags ?? []).Select(t => t.Trim()).Where(t => t.Length > 0).Distinct(StringComparer.OrdinalIgnoreCase)];
 
     private static List<Refusal> Check(BreadBody body, Larder larder) =>
     [
         .. Common.CheckName(body.Name),
         .. Common.CheckText("about", body.About, 0, Common.LongestAbout),
+        .. TagsOf(body) is { Count: > Common.MostTags and var count } ? [new Refusal("tags", RefusalCode.TooMany, count, 0, Common.MostTags)] : Array.Empty<Refusal>(),
+        .. TagsOf(body).SelectMany((t, i) => Common.CheckText($"tags[{i}]", t, 1, Common.LongestTag)),
         .. Common.CheckSpec(body.Spec, larder),
     ];
 }

@@ -6,6 +6,8 @@ internal static class Common
 {
     public const int LongestName = 80;
     public const int LongestAbout = 400;
+    public const int LongestTag = 24;
+    public const int MostTags = 8;
 
     /// <summary>Lists never grow without end; the log's own paging comes with its filters.</summary>
     public const int MostListed = 500;

@@ -1,4 +1,8 @@
+using System.Text;
+using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
+using Ystrata.Store;
+using Ystrata.Web.Files;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -6,20 +10,148 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Kinds">For each place in a spec, the kinds of ingredient it takes.</param>
 /// <param name="Limits">For each number in a spec, its range.</param>
 /// <param name="Plain">What a new bread starts from.</param>
+/// <param name="Schools">What else it can start from.</param>
 /// <param name="LogLimits">For each number in a log entry, its range.</param>
+/// <param name="ItemLimits">For each number of a line of the larder, its range.</param>
 public sealed record LarderView(
     IReadOnlyCollection<Ingredient> Ingredients,
     IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds,
     IReadOnlyList<Limit> Limits,
     IReadOnlyList<Limit> LogLimits,
+    IReadOnlyList<Limit> ItemLimits,
     int MostSteps,
-    BatchSpec Plain);
+    BatchSpec Plain,
+    IReadOnlyList<School> Schools,
+    IReadOnlyList<Vessel> Vessels,
+    Units Units);
+
+/// <summary>A line of the larder as the cook gives it. A lot needs only its name, its flour and its thirst; the rest is that flour's.</summary>
+public sealed record ItemBody(
+    string Name,
+    IngredientKind Kind,
+    Density Density,
+    Percent Water,
+    Percent Fat,
+    Percent Sugar,
+    Percent Salt,
+    double KcalPer100G,
+    Percent? Absorption,
+    Celsius? SmokePoint,
+    double? Holding,
+    Percent? Draw,
+    Percent? Squeeze,
+    string Note,
+    FlourTraits? Traits,
+    IReadOnlyList<Allergen> Allergens,
+    Price? Price,
+    Lot? Lot)
+{
+    public Ingredient ToIngredient(string id, Larder larder) =>
+        Lot is { } lot && larder.TryGet(lot.Of, out var flour) && flour is { Lot: null, Absorption: { } drinks }
+            ? flour with { Id = id, Name = Name.Trim(), Note = Note.Trim(), Price = Price ?? flour.Price, Lot = lot, Absorption = drinks + lot.Thirst, Origin = Origin.Own }
+            : new(id, Name.Trim(), Kind, Density, Water, Fat, Sugar, Salt, KcalPer100G, Absorption, SmokePoint, Holding, Draw, Squeeze, Note.Trim(), Traits,
+                [.. Allergens.Distinct()], Price, Lot, Origin.Own);
+}
+
+/// <summary>What a larder file would do, or did.</summary>
+/// <param name="Taken">True when it was taken whole.</param>
+public sealed record ImportView(bool Taken, IReadOnlyList<string> Added, IReadOnlyList<string> Changed, int Same, IReadOnlyList<BadLine> Bad);
 
 public static class LarderEndpoints
 {
-    public static void MapLarder(this RouteGroupBuilder larder) =>
-        larder.MapGet("", Larder).WithName("larder").WithSummary("What there is, where it can go and in what range.");
+    public static void MapLarder(this RouteGroupBuilder larder)
+    {
+        larder.MapGet("", All).WithName("larder").WithSummary("What there is, where it can go and in what range.");
+        larder.MapPut("units", ChangeUnits).WithName("changeUnits").Produces<Units>();
+        larder.MapPost("items", Add).WithName("addItem").Produces<Ingredient>(201);
+        larder.MapPut("items/{id}", Change).WithName("changeItem").Produces<Ingredient>().WithSummary("Puts a shipped line right, or changes an own one.");
+        larder.MapDelete("items/{id}", Delete).WithName("deleteItem").Produces(204).WithSummary("An own line goes; a shipped one gets its shipped values back.");
+        larder.MapPost("items/{id}/restore", Restore).WithName("restoreItem").Produces(204).WithSummary("Takes a delete back.");
+        larder.MapGet("export", Export).WithName("exportLarder").Produces(200, contentType: "text/csv");
+        larder.MapPost("import", Import)
+            .WithName("importLarder")
+            .Accepts<string>("text/csv")
+            .Produces<ImportView>()
+            .WithMetadata(new RequestSizeLimitAttribute(Problems.MostFileBytes))
+            .WithSummary("Reads a larder file. Without take=true it only says what would happen; with it, all lines are taken or none.");
+    }
 
-    private static LarderView Larder(Larder larder) =>
-        new(larder.All, SpecCheck.Kinds, SpecCheck.Limits, LogCheck.Limits, SpecCheck.MostSteps, BatchSpec.Plain);
+    private static LarderView All(Larder larder, Pantry pantry) => new(
+        larder.All,
+        SpecCheck.Kinds,
+        SpecCheck.Limits,
+        LogCheck.Limits,
+        IngredientCheck.Limits,
+        SpecCheck.MostSteps,
+        BatchSpec.Plain,
+        Schools.All,
+        larder.Measuring.Own,
+        pantry.Units());
+
+    private static IResult ChangeUnits(Units body, KitchenLarder kitchen)
+    {
+        if (Problems.From([.. Common.CheckText("coin", body.Coin, 0, Units.LongestCoin)]) is { } problem)
+        {
+            return problem;
+        }
+
+        kitchen.Change((pantry, _) => pantry.Keep(body));
+        return Results.Ok(body);
+    }
+
+    private static IResult Add(ItemBody body, KitchenLarder kitchen)
+    {
+        var id = ItemIds.New(body.Name, taken => kitchen.Now.TryGet(taken, out _));
+        return Keep(id, body, kitchen) ?? Results.Created($"/api/larder/items/{id}", kitchen.Now[id]);
+    }
+
+    private static IResult Change(string id, ItemBody body, KitchenLarder kitchen) =>
+        kitchen.Now.TryGet(id, out var there) && there!.Origin != Origin.Gone
+            ? Keep(id, body, kitchen) ?? Results.Ok(kitchen.Now[id])
+            : Results.NotFound();
+
+    private static IResult? Keep(string id, ItemBody body, KitchenLarder kitchen)
+    {
+        var item = body.ToIngredient(id, kitchen.Now);
+        if (Problems.From(IngredientCheck.Check(item, kitchen.Now)) is { } problem)
+        {
+            return problem;
+        }
+
+        kitchen.Change((pantry, at) => pantry.Keep([item], at));
+        return null;
+    }
+
+    private static IResult Delete(string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((pantry, at) => pantry.Delete(id, at)));
+
+    private static IResult Restore(string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((pantry, _) => pantry.Restore(id)));
+
+    private static IResult Export(Larder larder, TimeProvider clock) => Results.File(
+        Encoding.UTF8.GetBytes(LarderCsv.Write(larder.All.Where(i => i.Origin != Origin.Gone))),
+        "text/csv; charset=utf-8",
+        $"ystrata-larder-{clock.GetUtcNow():yyyy-MM-dd}.csv");
+
+    private static async Task<IResult> Import(HttpRequest request, KitchenLarder kitchen, bool take = false)
+    {
+        if (request.ContentLength > Problems.MostFileBytes)
+        {
+            return Results.StatusCode(413);
+        }
+
+        using var bytes = new MemoryStream();
+        await request.Body.CopyToAsync(bytes, request.HttpContext.RequestAborted);
+        var file = LarderCsv.Read(bytes.GetBuffer().AsSpan(0, (int)bytes.Length), kitchen.Now);
+        if (file.Problem is { } problem)
+        {
+            return Problems.From([problem])!;
+        }
+
+        var takes = take && file.Bad.Count == 0;
+        if (takes)
+        {
+            kitchen.Change((pantry, at) => pantry.Keep([.. file.Added, .. file.Changed], at));
+        }
+
+        return Results.Ok(new ImportView(takes, [.. file.Added.Select(i => i.Name)], [.. file.Changed.Select(i => i.Name)], file.Same, file.Bad));
+    }
 }

@@ -6,14 +6,25 @@
   import { m } from "./paraglide/messages";
   import Keys from "./parts/Keys.svelte";
   import Shelf from "./places/Shelf.svelte";
+  import { viewOf } from "./words/units";
   import { toaster } from "./toast.svelte";
 
   // The shelf comes with the page; the other places follow when they are asked for.
   const BatchPlace = wrap({ asyncComponent: () => import("./places/Batch.svelte") });
   const Log = wrap({ asyncComponent: () => import("./places/Log.svelte") });
+  const Larder = wrap({ asyncComponent: () => import("./places/Larder.svelte") });
+  const Card = wrap({ asyncComponent: () => import("./places/Card.svelte") });
   // A batch gets its address when it is first kept: the same route, so that the bench stays as it is.
-  const routes = { "/": Shelf, "/batch/:id?": BatchPlace, "/log/new/:batch": Log, "/log/:id?": Log, "*": Shelf };
-  const names = { "/": m.place_shelf, "/batch": m.place_batch, "/log": m.place_log };
+  const routes = {
+    "/": Shelf,
+    "/batch/:id?": BatchPlace,
+    "/log/new/:batch": Log,
+    "/log/:id?": Log,
+    "/larder/:tab?": Larder,
+    "/card": Card,
+    "*": Shelf,
+  };
+  const names = { "/": m.place_shelf, "/batch": m.place_batch, "/log": m.place_log, "/larder": m.place_larder };
 
   let keysOpen = $state(false);
   const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
@@ -23,7 +34,7 @@
 <svelte:window onkeydown={(e) => takeKey(e, () => (keysOpen = true))} />
 
 <div class="flex min-h-full flex-col lg:h-full">
-  <header class="flex h-[54px] shrink-0 items-center gap-2 border-b-[2.5px] border-rim bg-enamel px-3 sm:gap-5 sm:px-5">
+  <header class="print:hidden flex h-[54px] shrink-0 items-center gap-2 border-b-[2.5px] border-rim bg-enamel px-3 sm:gap-5 sm:px-5">
     <a
       href="#/"
       class="flex min-h-11 min-w-11 items-center gap-2 font-head text-[22px] font-bold tracking-tight"
@@ -42,6 +53,14 @@
       {/each}
     </nav>
     <span class="flex-1"></span>
+    {#if larder.view}
+      {@const shown = ["g", "°C", "cm"].map((u) => viewOf(u).symbol).join(" · ")}
+      <a
+        class="flex min-h-11 items-center rounded-full border-2 border-rim-soft px-3.5 text-[14px] font-medium max-md:hidden"
+        href="#/larder/cups"
+        aria-label={m.units_now({ units: shown })}>{shown}</a
+      >
+    {/if}
     <button class="button plain !text-mute" onclick={() => (keysOpen = true)} aria-label={m.keys_title()}>
       <kbd class="font-head font-bold">?</kbd><span class="max-sm:hidden">{m.keys()}</span>
     </button>

@@ -3,7 +3,7 @@ import { changes } from "./api/changes.svelte";
 import { api, refusalsOf } from "./api/client";
 import type { BatchSheet, BatchSpec, BatchView, BreadView, Refusal, Stage } from "./api/types";
 
-export const stages: Stage[] = ["dough", "balls", "sheet", "fold", "roll", "pan"];
+const usualStages: Stage[] = ["dough", "rest", "balls", "sheet", "fold", "roll", "pan"];
 
 type Keeping = "new" | "changed" | "keeping" | "kept" | "refused" | "unreachable";
 
@@ -16,7 +16,7 @@ interface Unkept {
   spec: BatchSpec;
 }
 
-const DRAWER = "ystrata.batch";
+const DRAWER = "ystrata.batch.2";
 const KEEP_AFTER_MS = 500;
 const TRY_AGAIN_MS = 3000;
 
@@ -35,7 +35,18 @@ class Batch {
   refusals = $state.raw<Refusal[]>([]);
   keeping = $state<Keeping>("new");
   keptAt = $state<string | null>(null);
-  open = $state<Stage>("dough");
+  private wanted = $state<Stage>("dough");
+
+  /** The stages this batch goes through, in the order of the work. */
+  stages = $derived(this.sheet?.stages ?? usualStages);
+
+  /** The stage on the bench. One that this batch does not go through gives way to the first. */
+  get open(): Stage {
+    return this.stages.includes(this.wanted) ? this.wanted : "dough";
+  }
+  set open(stage: Stage) {
+    this.wanted = stage;
+  }
 
   private planning = false;
   private planAgain = false;
@@ -96,9 +107,14 @@ class Batch {
     return (this.keeping as Keeping) === "kept";
   }
 
-  /** What stands in the way of one field. */
-  refusalOf(field: string): Refusal | undefined {
-    return this.refusals.find((r) => r.field === field);
+  /** What stands in the way of one field, or of one of several. */
+  refusalOf(...fields: string[]): Refusal | undefined {
+    return this.refusals.find((r) => fields.includes(r.field));
+  }
+
+  /** Works the same figures out anew: the larder has changed under them. */
+  again(): void {
+    if (this.spec) void this.plan();
   }
 
   private lay(batch: Unkept): void {

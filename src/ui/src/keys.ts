@@ -1,16 +1,18 @@
 import { push, router } from "svelte-spa-router";
-import { batch, stages } from "./batch.svelte";
+import { batch } from "./batch.svelte";
 
 /** Places by their key. The numbers stand for the places of the work, so they stay what they are. */
 export const places = [
   { key: "1", path: "/" },
   { key: "2", path: "/batch" },
   { key: "4", path: "/log" },
+  { key: "5", path: "/larder" },
 ] as const;
 
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  target.closest("input, textarea, select, [contenteditable], [role=listbox], [role=dialog], [aria-expanded=true]") !== null;
+  target.closest("input, textarea, select, [contenteditable], [role=listbox], [role=dialog], [data-command-root], [aria-expanded=true]") !==
+    null;
 
 /** Takes the keys that work everywhere. None fires while someone types. */
 export function takeKey(event: KeyboardEvent, showKeys: () => void): void {
@@ -25,8 +27,8 @@ export function takeKey(event: KeyboardEvent, showKeys: () => void): void {
 }
 
 function step(by: number): void {
-  const at = stages.indexOf(batch.open) + by;
-  batch.open = stages[Math.min(Math.max(at, 0), stages.length - 1)] ?? batch.open;
+  const at = batch.stages.indexOf(batch.open) + by;
+  batch.open = batch.stages[Math.min(Math.max(at, 0), batch.stages.length - 1)] ?? batch.open;
 }
 
 async function find(): Promise<void> {

@@ -4,13 +4,11 @@ namespace Ystrata.Core.Tests;
 
 public class DoughTests
 {
-    private static DoughSheet Dough(Func<DoughSpec, DoughSpec> change)
-    {
-        var white = Breads.White();
-        return Breads.Plan(white with { Dough = change(white.Dough) }).Dough;
-    }
+    private static DoughSheet Dough(Func<DoughSpec, DoughSpec> change) => Breads.Plan(Breads.White(change)).Dough;
 
     private static double Mass(DoughSheet dough, string id) => dough.Portions.Single(p => p.Id == id).Mass.Value;
+
+    private static double Share(DoughSheet dough, string id) => dough.Portions.Single(p => p.Id == id).Share.Value;
 
     [Fact]
     public void Bakers_percents_count_from_the_flour()
@@ -27,12 +25,8 @@ public class DoughTests
         Gen.Select(Gen.Int[1, 500], Gen.Double[5, 1000], Gen.Double[40, 120], Gen.Double[0, 40], Gen.Double[0, 4])
             .Sample((pieces, ball, water, fat, salt) =>
             {
-                var spec = Breads.White();
-                spec = spec with
-                {
-                    Dough = spec.Dough with { Pieces = pieces, Hydration = new(water), FatShare = new(fat), Salt = new(salt) },
-                    Balls = spec.Balls with { Mass = new(ball) },
-                };
+                var spec = Breads.White(d => (d with { Hydration = new(water) }).WithFat("ghee", fat).WithSalt(salt));
+                spec = spec with { Start = spec.Start with { Pieces = pieces }, Balls = spec.Balls with { Mass = new(ball) } };
                 var dough = Breads.Plan(spec).Dough;
 
                 Assert.Equal(dough.Mass.Value, dough.Portions.Sum(p => p.Mass.Value), 6);
@@ -43,39 +37,30 @@ public class DoughTests
     [Fact]
     public void Water_in_butter_counts_as_water()
     {
-        var dough = Dough(d => d with { Fat = "butter", FatShare = new(10) });
+        var dough = Dough(d => d.WithFat("butter", 10));
 
         Assert.Equal(62, dough.Hydration.Value, 9);
-        Assert.Equal(60.4, dough.Portions.Single(p => p.Id == "water").Share.Value, 9);
+        Assert.Equal(60.4, Share(dough, "water"), 9);
     }
 
     [Fact]
     public void Salt_in_salted_butter_is_not_added_again()
     {
-        var dough = Dough(d => d with { Fat = "butter-salted", FatShare = new(10) });
+        var dough = Dough(d => d.WithFat("butter-salted", 10));
 
         Assert.Equal(1.8, dough.Salt.Value, 9);
-        Assert.Equal(1.64, dough.Portions.Single(p => p.Id == "salt-fine").Share.Value, 9);
+        Assert.Equal(1.64, Share(dough, "salt-fine"), 9);
     }
 
     [Fact]
     public void A_puree_that_carries_the_water_makes_a_drier_feel()
     {
         var water = Dough(d => d);
-        var beet = Dough(d => d with { Liquid = "puree-beet" });
+        var beet = Dough(d => d.WithLiquids(new LiquidSpec("puree-beet", Amount.TheRest)));
 
         Assert.Equal(62, beet.Hydration.Value, 9);
-        Assert.Equal(61.991 / 0.88, beet.Portions.Single(p => p.Id == "puree-beet").Share.Value, 3);
+        Assert.Equal(61.991 / 0.88, Share(beet, "puree-beet"), 3);
         Assert.True(beet.FeelHydration.Value < water.FeelHydration.Value);
-    }
-
-    [Fact]
-    public void Fat_and_sugar_loosen_as_models_B_says()
-    {
-        var dough = Dough(d => d with { Fat = "oil-sunflower", FatShare = new(12), Additions = [new("sugar", new(4))] });
-
-        Assert.Equal(62 + 0.25 * 10 + 0.10 * 2 + 0.35 * 4, dough.FeelHydration.Value, 9);
-        Assert.Equal(58 + 6, dough.Target.Value, 9);
     }
 
     [Theory]
@@ -84,8 +69,16 @@ public class DoughTests
     [InlineData(63, DoughFeel.OnTarget)]
     [InlineData(69, DoughFeel.SoftSide)]
     [InlineData(75, DoughFeel.Sticky)]
+    [InlineData(160, DoughFeel.Batter)]
     public void Water_against_the_flours_thirst_gives_the_feel(double hydration, DoughFeel feel) =>
         Assert.Equal(feel, Dough(d => d with { Hydration = new(hydration) }).Feel);
+
+    [Theory]
+    [InlineData(130, DoughFeel.TooThick)]
+    [InlineData(180, DoughFeel.Pours)]
+    [InlineData(240, DoughFeel.TooThin)]
+    public void A_batter_has_a_feel_of_its_own(double hydration, DoughFeel feel) =>
+        Assert.Equal(feel, Dough(d => d with { Feel = Feel.Batter, Hydration = new(hydration) }).Feel);
 
     [Theory]
     [InlineData("water")]
@@ -94,8 +87,8 @@ public class DoughTests
     [InlineData("coconut-milk")]
     public void The_hydration_called_right_closes_the_gap(string liquid)
     {
-        var off = Dough(d => d with { Hydration = new(50), Liquid = liquid });
-        var right = Dough(d => d with { Hydration = off.HydrationOnTarget, Liquid = liquid });
+        var off = Dough(d => (d with { Hydration = new(50) }).WithLiquids(new LiquidSpec(liquid, Amount.TheRest)));
+        var right = Dough(d => (d with { Hydration = off.HydrationOnTarget }).WithLiquids(new LiquidSpec(liquid, Amount.TheRest)));
 
         Assert.NotEqual(DoughFeel.OnTarget, off.Feel);
         Assert.InRange(right.Gap.Value, -0.8, 0.8);
@@ -111,16 +104,12 @@ public class DoughTests
     }
 
     [Fact]
-    public void A_thing_named_twice_is_weighed_once()
+    public void A_small_batch_loses_at_least_five_grams()
     {
-        var twice = Dough(d => d with { Additions = [new("seed-nigella", new(1)), new("seed-nigella", new(0.5))] });
+        var white = Breads.White();
 
-        Assert.Equal(1.5, Assert.Single(twice.Portions, p => p.Id == "seed-nigella").Share.Value, 9);
-        Assert.Equal(twice.Mass.Value, twice.Portions.Sum(p => p.Mass.Value), 6);
+        Assert.Equal(5, Breads.Plan(white with { Start = StartSpec.Of(1) }).Dough.Loss.Value, 9);
     }
-
-    [Fact]
-    public void A_small_batch_loses_at_least_five_grams() => Assert.Equal(5, Dough(d => d with { Pieces = 1 }).Loss.Value, 9);
 
     [Fact]
     public void What_the_bowl_keeps_is_learned()
@@ -129,4 +118,91 @@ public class DoughTests
 
         Assert.Equal(0.04, more.Dough.Loss / more.Dough.Mass, 9);
     }
+
+    [Fact]
+    public void A_big_dough_is_mixed_in_equal_lots()
+    {
+        var dough = Dough(d => d with { Mix = d.Mix with { Bowl = new(800) } });
+
+        Assert.Equal((3, dough.Mass.Value / 3), (dough.Lots.Count, dough.Lots.Each.Value));
+        Assert.All(dough.Portions, p => Assert.Equal(p.Mass.Value, 3 * p.EachLot.Value, 9));
+    }
+
+    [Fact]
+    public void Butter_for_ghee_at_equal_fat_takes_its_water_off_the_water()
+    {
+        var ghee = Dough(d => d.WithFat("ghee", 8));
+        var swap = ghee.Swaps.Single(s => s.Id == "butter");
+        var butter = Dough(d => d with { Fat = d.Fat with { Id = "butter", Amount = swap.Amount } });
+
+        Assert.Equal(8 * 99.5 / 81, swap.Amount.Share.Value, 9);
+        Assert.Equal(ghee.Fat.Value, butter.Fat.Value, 9);
+        Assert.Equal(ghee.Hydration.Value, butter.Hydration.Value, 9);
+        Assert.True(Share(butter, "water") < Share(ghee, "water"));
+    }
+
+    [Fact]
+    public void What_really_went_in_changes_the_balls_and_not_the_plan()
+    {
+        var planned = Dough(d => d);
+        var water = Mass(planned, "water");
+        var sheet = Breads.Plan(Breads.White(d => d with { Mix = d.Mix with { WentIn = new(water - 60) } }));
+
+        Assert.Equal(water, Mass(sheet.Dough, "water"), 9);
+        Assert.Equal(planned.Hydration.Value - 100 * 60 / planned.Flour.Value, sheet.Dough.Hydration.Value, 9);
+        Assert.Equal(planned.Mass.Value - 60, sheet.Dough.Mass.Value, 9);
+        Assert.Equal(24, sheet.Balls.Count);
+        Assert.Equal(80 - 60 * 0.98 / 24, sheet.Balls.Mass.Value, 9);
+        Assert.Equal(water * 0.1, planned.Mixing.Adding!.Back.Value, 9);
+    }
+
+    [Theory]
+    [InlineData("flour-white", "ghee", FatWhen.RubbedIn, "MixDry RubInFat PourLiquid AddByFeel Knead")]
+    [InlineData("flour-white", "oil-sunflower", FatWhen.WorkedIn, "MixDry PourLiquid AddByFeel WorkInFat Knead")]
+    public void Fat_is_rubbed_in_before_the_water_or_worked_in_after(string flour, string fat, FatWhen when, string order)
+    {
+        var dough = Dough(d => d with { Flours = [new(flour, 1)], Fat = new(fat, Amount.OfFlour(5), when) });
+
+        Assert.Equal(order, string.Join(' ', dough.Mixing.Steps.Select(s => s.Act)));
+    }
+
+    [Fact]
+    public void The_waters_heat_has_its_reason()
+    {
+        WaterReason? Reason(Func<DoughSpec, DoughSpec> change, double rest = 30)
+        {
+            var spec = Breads.White(change);
+            return Breads.Plan(spec with { Rest = RestSpec.CoveredFor(rest) }).Dough.Mixing.Water?.Reason;
+        }
+
+        Assert.Equal(WaterReason.Softens, Reason(d => d));
+        Assert.Equal(WaterReason.WakesYeast, Reason(d => d.WithAdditions(("yeast-quick", 0.4))));
+        Assert.Equal(WaterReason.LongRest, Reason(d => d.WithAdditions(("yeast-quick", 0.4)), 480));
+        Assert.Equal(WaterReason.KeepsGreen, Reason(d => d.WithLiquids(new("paste-leaf", Amount.OfFlour(20)), new("water", Amount.TheRest))));
+        Assert.Equal(WaterReason.KeepsFatFirm, Reason(d => d.WithFat("butter", 8)));
+        Assert.Null(Reason(d => d.WithLiquids(new LiquidSpec("puree-beet", Amount.TheRest))));
+    }
+
+    [Fact]
+    public void A_priced_larder_gives_a_piece_its_cost_and_says_what_has_no_price()
+    {
+        var priced = new Larder(Breads.Larder.All.Select(i => i.Id switch
+        {
+            "flour-white" => i with { Price = new(new(1.20), new(1000)) },
+            "ghee" => i with { Price = new(new(6), new(500)) },
+            _ => i,
+        }));
+        var sheet = Planner.Plan(Breads.White(), priced, Learned.Nothing);
+
+        // Flour at 1.20 a kilo; ghee at 6 for 500 g, in the dough, on the sheet (6 g) and on the pan (2 × 2.5 g).
+        var flour = sheet.Dough.Flour.Value * 1.20 / 1000;
+        var ghee = (Mass(sheet.Dough, "ghee") + 24 * (6 + 5)) * 6 / 500;
+        Assert.Equal((flour + ghee) / 24, sheet.Cost.Piece.Value, 9);
+        Assert.Equal(["salt-fine"], sheet.Cost.Unpriced);
+        Assert.False(Breads.Plan(Breads.White()).Cost.Known);
+    }
+
+    [Fact]
+    public void Allergens_are_those_of_everything_in_and_on_the_bread() =>
+        Assert.Equal([Allergen.Gluten, Allergen.Milk, Allergen.Sesame], Breads.Plan(Breads.White(d => d.WithAdditions(("seed-sesame", 2)))).Allergens);
 }

@@ -28,3 +28,56 @@ public class LarderTests
         Assert.Equal((0.91, 0.3, 99.5, 250), (ghee.Density.Value, ghee.Water.Value, ghee.Fat.Value, ghee.SmokePoint!.Value.Value));
     }
 }
+
+public class OwnIngredientTests
+{
+    private static readonly Ingredient White = Breads.Larder["flour-white"];
+
+    private static readonly Ingredient Sack = White with { Id = "own-sack", Name = "Sack of 14 November", Origin = Origin.Own, Lot = new("flour-white", new(2.5)), Absorption = null };
+
+    private static IEnumerable<(string Field, RefusalCode Code)> Refused(Ingredient item) => IngredientCheck.Check(item, Breads.Larder).Select(r => (r.Field, r.Code));
+
+    [Fact]
+    public void A_sack_drinks_its_flours_water_and_its_own_thirst()
+    {
+        var larder = new Larder([.. Breads.Larder.All, Sack]);
+
+        Assert.Equal(60.5, larder["own-sack"].Absorption!.Value.Value, 9);
+        Assert.Equal(White.Density, larder["own-sack"].Density);
+
+        // Put right the flour, and its sacks follow.
+        var drier = new Larder([.. Breads.Larder.All.Where(i => i.Id != "flour-white"), White with { Absorption = new(61) }, Sack]);
+        Assert.Equal(63.5, drier["own-sack"].Absorption!.Value.Value, 9);
+    }
+
+    [Fact]
+    public void Everything_shipped_can_stand() => Assert.All(Breads.Larder.All, i => Assert.Empty(IngredientCheck.Check(i, Breads.Larder)));
+
+    [Fact]
+    public void Bad_figures_are_named()
+    {
+        Assert.Contains(("density", RefusalCode.OutOfRange), Refused(White with { Density = new(0) }));
+        Assert.Contains(("water", RefusalCode.NotANumber), Refused(White with { Water = new(double.NaN) }));
+        Assert.Contains(("water", RefusalCode.Together), Refused(White with { Fat = new(95) }));
+        Assert.Contains(("name", RefusalCode.Missing), Refused(White with { Name = " " }));
+        Assert.Contains(("name", RefusalCode.TooLong), Refused(White with { Name = new('x', 81) }));
+        Assert.Contains(("name", RefusalCode.NameTaken), Refused(White with { Name = " water" }));
+        Assert.Contains(("absorption", RefusalCode.Missing), Refused(White with { Absorption = null }));
+        Assert.Contains(("traits", RefusalCode.Missing), Refused(White with { Traits = null }));
+        Assert.Contains(("price.pack", RefusalCode.OutOfRange), Refused(White with { Price = new(new(2), new(0)) }));
+        Assert.Contains(("lot.of", RefusalCode.UnknownIngredient), Refused(Sack with { Absorption = White.Absorption, Lot = new("ghee", new(1)) }));
+        Assert.Contains(("water", RefusalCode.OutOfRange), Refused(Breads.Larder["milk"] with { Water = new(5) }));
+    }
+
+    [Fact]
+    public void A_thicker_puree_has_more_of_everything_but_water()
+    {
+        var thick = Breads.Larder["puree-beet"].WithWater(new(76));
+
+        Assert.Equal((76, 14, 24), (thick.Water.Value, thick.Sugar.Value, thick.Solids.Value));
+    }
+
+    [Fact]
+    public void Every_school_can_be_worked() =>
+        Assert.All(Schools.All, s => Assert.Empty(SpecCheck.Check(s.Spec, Breads.Larder)));
+}

@@ -1,17 +1,18 @@
-import type { Ingredient, LarderView, Limit } from "./types";
+import type { Ingredient, LarderView, Limit, Units } from "./types";
 import { api } from "./client";
 
-/** The larder and the rules of what goes where, fetched once. */
+/** The larder and the rules of what goes where: fetched at the start and again when it was changed. */
 class Larder {
   view = $state.raw<LarderView | null>(null);
   byId = $derived(new Map<string, Ingredient>((this.view?.ingredients ?? []).map((i) => [i.id, i])));
   private limits = $derived(
     new Map<string, Limit>([...(this.view?.limits ?? []), ...(this.view?.logLimits ?? [])].map((l) => [l.field, l])),
   );
+  private itemLimits = $derived(new Map<string, Limit>((this.view?.itemLimits ?? []).map((l) => [l.field, l])));
 
   async fetch(): Promise<void> {
     const { data } = await api.GET("/api/larder");
-    this.view = data ?? null;
+    this.view = data ?? this.view;
   }
 
   /** The range of a field such as `fold.steps[2].mass`. */
@@ -19,10 +20,20 @@ class Larder {
     return this.limits.get(field.replaceAll(/\[\d+\]/g, "[]")) ?? { field, least: 0, most: 1e6, unit: "" };
   }
 
-  /** What a place such as `dough.flours[0].id` takes. */
+  /** The range of a figure of a line of the larder. */
+  itemLimit(field: string): Limit {
+    return this.itemLimits.get(field) ?? { field, least: 0, most: 1e6, unit: "" };
+  }
+
+  /** What a place such as `dough.flours[0].id` takes. What was taken out of the larder is not offered. */
   choices(field: string): Ingredient[] {
     const kinds = this.view?.kinds[field.replaceAll(/\[\d+\]/g, "[]")] ?? [];
-    return (this.view?.ingredients ?? []).filter((i) => kinds.includes(i.kind));
+    return (this.view?.ingredients ?? []).filter((i) => i.origin !== "gone" && kinds.includes(i.kind));
+  }
+
+  async setUnits(units: Units): Promise<void> {
+    const { data } = await api.PUT("/api/larder/units", { body: units });
+    if (data) await this.fetch();
   }
 }
 

@@ -38,6 +38,172 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/larder/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeUnits"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/items/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Puts a shipped line right, or changes an own one. */
+        put: operations["changeItem"];
+        post?: never;
+        /** An own line goes; a shipped one gets its shipped values back. */
+        delete: operations["deleteItem"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/items/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a delete back. */
+        post: operations["restoreItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportLarder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a larder file. Without take=true it only says what would happen; with it, all lines are taken or none. */
+        post: operations["importLarder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A cup, glass, ladle or handful of the cook's own, from one weighing. */
+        post: operations["addVessel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeVessel"];
+        post?: never;
+        delete: operations["deleteVessel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vessels/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreVessel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads what people type: 1½ cup scooped, 3 tbsp, a glass, 7 oz. */
+        post: operations["readAmount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/breads": {
         parameters: {
             query?: never;
@@ -209,10 +375,42 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /** @description Something kneaded in: seeds, leaves, spice, sugar, leaven. */
-        AdditionShare: {
+        AdditionSpec: {
             id: string;
+            amount: components["schemas"]["Amount"];
+        };
+        /**
+         * @description What many kitchens have to declare. Local law may ask for more.
+         * @enum {unknown}
+         */
+        Allergen: "gluten" | "milk" | "egg" | "nuts" | "peanut" | "sesame" | "mustard" | "soya";
+        /** @description An amount, fixed one way. Both figures are kept, so that switching loses neither. */
+        Amount: {
+            by: components["schemas"]["AmountBy"];
             /** @description Percent of flour. */
             share: components["schemas"]["Percent"];
+            mass: components["schemas"]["Grams"];
+        };
+        /**
+         * @description How an amount is fixed.
+         * @enum {unknown}
+         */
+        AmountBy: "share" | "mass" | "rest";
+        /** @description What a typed amount means. */
+        AmountRead: {
+            mass: null | components["schemas"]["Grams"];
+            trouble: components["schemas"]["AmountTrouble"];
+            /** @description The word that was not understood, if one. */
+            word?: null | string;
+        };
+        /** @enum {unknown} */
+        AmountTrouble: "none" | "notRead" | "unknownVessel" | "twoWays" | "outOfRange";
+        /** @description A line that cannot be taken, and why. */
+        BadLine: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            refusals: components["schemas"]["Refusal"][];
         };
         /**
          * @description Which of the two figures of a ball the cook fixed.
@@ -253,19 +451,28 @@ export interface components {
         };
         /** @description Everything that follows from a BatchSpec, one part a stage, and what to watch. */
         BatchSheet: {
+            /** @description The stages this batch goes through, in order: a batter is neither balled nor folded. */
+            stages: components["schemas"]["Stage"][];
             dough: components["schemas"]["DoughSheet"];
+            rest: components["schemas"]["RestSheet"];
             balls: components["schemas"]["BallsSheet"];
             sheet: components["schemas"]["FirstSheet"];
             fold: components["schemas"]["FoldSheet"];
             roll: components["schemas"]["RollSheet"];
             pan: components["schemas"]["PanSheet"];
             section: components["schemas"]["Section"];
+            cost: components["schemas"]["CostSheet"];
+            /** @description In anything that goes in or on it. */
+            allergens: components["schemas"]["Allergen"][];
             notes: components["schemas"]["Note"][];
         };
         /** @description What the cook decided, stage by stage. Everything else follows from it through Planner. */
         BatchSpec: {
+            start: components["schemas"]["StartSpec"];
             dough: components["schemas"]["DoughSpec"];
+            rest: components["schemas"]["RestSpec"];
             balls: components["schemas"]["BallsSpec"];
+            ladle: components["schemas"]["LadleSpec"];
             sheet: components["schemas"]["SheetSpec"];
             fold: components["schemas"]["FoldSpec"];
             roll: components["schemas"]["RollSpec"];
@@ -283,20 +490,47 @@ export interface components {
             /** Format: date-time */
             changedAt: string;
         };
+        /** @description Adding bit by bit: what goes in at once, what is held back for the feel. */
+        BitByBit: {
+            /** Format: int32 */
+            item: number;
+            /** @description All of it. */
+            planned: components["schemas"]["Grams"];
+            /** @description Goes in first. */
+            atOnce: components["schemas"]["Grams"];
+            /** @description Held back. */
+            back: components["schemas"]["Grams"];
+            /** @description What one tablespoon of it weighs. */
+            spoon: components["schemas"]["Grams"];
+            /** @description What one teaspoon of it weighs. */
+            smallSpoon: components["schemas"]["Grams"];
+            wentIn: null | components["schemas"]["Grams"];
+        };
         BreadBody: {
             name: string;
             about: string;
             spec: components["schemas"]["BatchSpec"];
+            /** @description Words to find it by. */
+            tags?: null | string[];
         };
         BreadView: {
             /** Format: uuid */
             id: string;
             name: string;
             about: string;
+            tags: string[];
             spec: components["schemas"]["BatchSpec"];
-            glance: components["schemas"]["Glance"];
+            glance: null | components["schemas"]["Glance"];
             /** Format: date-time */
             changedAt: string;
+        };
+        /** @description What a line of the dough brings, points of flour. A flour's own water never counts. */
+        Brings: {
+            water: components["schemas"]["Percent"];
+            solids: components["schemas"]["Percent"];
+            fat: components["schemas"]["Percent"];
+            sugar: components["schemas"]["Percent"];
+            salt: components["schemas"]["Percent"];
         };
         /** @description °C */
         Celsius: number;
@@ -310,28 +544,52 @@ export interface components {
          * @enum {unknown}
          */
         ContactState: "open" | "patchy" | "fused";
+        /**
+         * @description Where the money goes.
+         * @enum {unknown}
+         */
+        CostPart: "flour" | "liquid" | "fat" | "salt" | "addition" | "inside" | "pan";
+        /** @description What the batch costs, as far as the larder has prices. */
+        CostSheet: {
+            /** @description True when at least one thing has a price. */
+            known: boolean;
+            batch: components["schemas"]["Money"];
+            piece: components["schemas"]["Money"];
+            parts: components["schemas"]["PartCost"][];
+            /** @description Ids that are used and have none. */
+            unpriced: string[];
+        };
+        /**
+         * @description Which cup the word means.
+         * @enum {unknown}
+         */
+        CupKind: "us" | "metric" | "legal";
         /** @description g/ml */
         Density: number;
         /**
          * @description Where a dough lies against what its flour drinks (models.md B).
          * @enum {unknown}
          */
-        DoughFeel: "stiff" | "firmSide" | "onTarget" | "softSide" | "sticky" | "batter";
+        DoughFeel: "stiff" | "firmSide" | "onTarget" | "softSide" | "sticky" | "batter" | "tooThick" | "pours" | "tooThin";
         DoughSheet: {
-            /** @description Everything to weigh, in the order of the work. */
+            start: components["schemas"]["StartSheet"];
+            /** @description Everything to weigh, as planned. */
             portions: components["schemas"]["Portion"][];
-            /** @description Dough in the bowl. */
+            /** @description Dough in the bowl, with what really went in. */
             mass: components["schemas"]["Grams"];
             /** @description What bowl and hands keep of it. */
             loss: components["schemas"]["Grams"];
             flour: components["schemas"]["Grams"];
+            /** @description What one ball should weigh with what really went in. */
+            ball: components["schemas"]["Grams"];
+            density: components["schemas"]["Density"];
             /** @description Water but the flour's own, percent of flour. */
             hydration: components["schemas"]["Percent"];
             /** @description h* of models.md B, percent of flour. */
             feelHydration: components["schemas"]["Percent"];
             /** @description h* this mix wants for the feel chosen. */
             target: components["schemas"]["Percent"];
-            /** @description h* − target, points of flour. */
+            /** @description h* − target, points of flour; for a batter its hydration against one that pours. */
             gap: components["schemas"]["Percent"];
             /** @description The hydration that would close the gap. */
             hydrationOnTarget: components["schemas"]["Percent"];
@@ -343,24 +601,28 @@ export interface components {
             salt: components["schemas"]["Percent"];
             /** @description Usual salt, percent of flour. */
             saltGood: components["schemas"]["RangeOfPercent"];
+            /** @description Fat from every source but the flour, percent of flour. */
+            fat: components["schemas"]["Percent"];
+            /** @description Likewise. */
+            sugar: components["schemas"]["Percent"];
             /** @description Water in the dough, the flour's own included, percent of dough. */
             waterShare: components["schemas"]["Percent"];
+            lots: components["schemas"]["Lots"];
+            mixing: components["schemas"]["Mixing"];
+            swaps: components["schemas"]["FatSwap"][];
+            purees: components["schemas"]["PureeMaking"][];
         };
         DoughSpec: {
-            /** Format: int32 */
-            pieces: number;
             flours: components["schemas"]["FlourShare"][];
             feel: components["schemas"]["Feel"];
+            waterBy: components["schemas"]["WaterBy"];
             /** @description All water but the flour's own, percent of flour. */
             hydration: components["schemas"]["Percent"];
-            /** @description The liquid or puree that brings the water. */
-            liquid: string;
-            fat: string;
-            /** @description Dough fat, percent of flour. */
-            fatShare: components["schemas"]["Percent"];
-            /** @description Salt from every source, percent of flour. */
-            salt: components["schemas"]["Percent"];
-            additions: components["schemas"]["AdditionShare"][];
+            liquids: components["schemas"]["LiquidSpec"][];
+            fat: components["schemas"]["FatSpec"];
+            salt: components["schemas"]["SaltSpec"];
+            additions: components["schemas"]["AdditionSpec"][];
+            mix: components["schemas"]["MixSpec"];
         };
         /** @enum {unknown} */
         Face: "first" | "second";
@@ -370,11 +632,34 @@ export interface components {
             inside: components["schemas"]["Grams"];
             pan: components["schemas"]["Grams"];
         };
+        FatSpec: {
+            id: string;
+            amount: components["schemas"]["Amount"];
+            when: components["schemas"]["FatWhen"];
+        };
+        /** @description Another fat in the place of this one, at equal fat (models.md B): m₂ = m₁ · fat₁ / fat₂. */
+        FatSwap: {
+            id: string;
+            /** @description What to put in the spec for it. */
+            amount: components["schemas"]["Amount"];
+            /** @description Of the other fat, for the whole batch. */
+            mass: components["schemas"]["Grams"];
+            /** @description Water it brings more (or less) than the fat it replaces; the sheet takes it off the liquid by itself. */
+            water: components["schemas"]["Grams"];
+            /** @description Salt it brings more (or less). */
+            salt: components["schemas"]["Grams"];
+            measure: null | components["schemas"]["KitchenMeasure"];
+        };
         /**
-         * @description How the dough should feel; it moves the water this flour wants.
+         * @description When the dough's fat goes in.
          * @enum {unknown}
          */
-        Feel: "firm" | "medium" | "soft" | "verySoft";
+        FatWhen: "rubbedIn" | "workedIn";
+        /**
+         * @description How the dough should feel; it moves the water this flour wants. A batter is a school of its own.
+         * @enum {unknown}
+         */
+        Feel: "firm" | "medium" | "soft" | "verySoft" | "batter";
         /** @description Where one feel ends and the next begins, points of flour from the target (models.md B). */
         FeelMarks: {
             stiff: components["schemas"]["Percent"];
@@ -522,6 +807,18 @@ export interface components {
         };
         /** @description g */
         Grams: number;
+        /** @enum {unknown} */
+        HeatUnit: "celsius" | "fahrenheit";
+        /** @description What a larder file would do, or did. */
+        ImportView: {
+            /** @description True when it was taken whole. */
+            taken: boolean;
+            added: string[];
+            changed: string[];
+            /** Format: int32 */
+            same: number;
+            bad: components["schemas"]["BadLine"][];
+        };
         /** @description One line of the larder. Compositions are percent of its mass. */
         Ingredient: {
             id: string;
@@ -536,7 +833,19 @@ export interface components {
             kcalPer100G: number;
             absorption: null | components["schemas"]["Percent"];
             smokePoint: null | components["schemas"]["Celsius"];
+            /**
+             * Format: double
+             * @description Grams of water held per gram of solids, for what goes into a filling (models.md E).
+             */
+            holding: null | number;
+            draw: null | components["schemas"]["Percent"];
+            squeeze: null | components["schemas"]["Percent"];
+            note: string;
             traits: null | components["schemas"]["FlourTraits"];
+            allergens: components["schemas"]["Allergen"][];
+            price: null | components["schemas"]["Price"];
+            lot: null | components["schemas"]["Lot"];
+            origin: components["schemas"]["Origin"];
             /** @description What is left when the water is gone, percent of mass. */
             solids?: components["schemas"]["Percent"];
         };
@@ -544,7 +853,30 @@ export interface components {
          * @description What an ingredient is for; the stages ask for one kind or another.
          * @enum {unknown}
          */
-        IngredientKind: "flour" | "separator" | "binder" | "fat" | "liquid" | "puree" | "seasoning" | "leaven" | "addition" | "vegetable" | "mash" | "dairy" | "meat" | "sweet";
+        IngredientKind: "flour" | "separator" | "binder" | "fat" | "liquid" | "puree" | "salt" | "seasoning" | "leaven" | "addition" | "vegetable" | "mash" | "dairy" | "meat" | "sweet";
+        /** @description A line of the larder as the cook gives it. A lot needs only its name, its flour and its thirst; the rest is that flour's. */
+        ItemBody: {
+            name: string;
+            kind: components["schemas"]["IngredientKind"];
+            density: components["schemas"]["Density"];
+            water: components["schemas"]["Percent"];
+            fat: components["schemas"]["Percent"];
+            sugar: components["schemas"]["Percent"];
+            salt: components["schemas"]["Percent"];
+            /** Format: double */
+            kcalPer100G: number;
+            absorption: null | components["schemas"]["Percent"];
+            smokePoint: null | components["schemas"]["Celsius"];
+            /** Format: double */
+            holding: null | number;
+            draw: null | components["schemas"]["Percent"];
+            squeeze: null | components["schemas"]["Percent"];
+            note: string;
+            traits: null | components["schemas"]["FlourTraits"];
+            allergens: components["schemas"]["Allergen"][];
+            price: null | components["schemas"]["Price"];
+            lot: null | components["schemas"]["Lot"];
+        };
         /** @description How it came out, each from 1 (poor) to 5 (as it should be). */
         Judged: {
             /** Format: int32 */
@@ -556,6 +888,19 @@ export interface components {
             /** Format: int32 */
             taste: null | number;
         };
+        /** @description An amount in a vessel of the kitchen. */
+        KitchenMeasure: {
+            /** @description cup, tbsp, tsp or the id of an own vessel. */
+            vessel: string;
+            /**
+             * Format: int32
+             * @description The count in twelfths, so that thirds and quarters are exact: 18 is one and a half.
+             */
+            twelfths: number;
+            fill: null | components["schemas"]["PowderFill"];
+            /** @description What the measure holds more (or less) than asked, percent. */
+            off: components["schemas"]["Percent"];
+        };
         /** @description A ProblemDetails that names every field, what was given and what is allowed. */
         KitchenProblem: {
             type?: null | string;
@@ -565,6 +910,14 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
             refusals?: components["schemas"]["Refusal"][];
+        };
+        /** @enum {unknown} */
+        Kneading: "none" | "light" | "full" | "machine";
+        /** @description A batter's piece: a ladleful, poured. */
+        LadleSpec: {
+            volume: components["schemas"]["Millilitres"];
+            /** @description As it is spread on the pan. */
+            thickness: components["schemas"]["Millimetres"];
         };
         /** @description The larder and the rules of what goes where: everything a screen needs to offer only what can be worked. */
         LarderView: {
@@ -577,11 +930,19 @@ export interface components {
             limits: components["schemas"]["Limit"][];
             /** @description For each number in a log entry, its range. */
             logLimits: components["schemas"]["Limit"][];
+            /** @description For each number of a line of the larder, its range. */
+            itemLimits: components["schemas"]["Limit"][];
             /** Format: int32 */
             mostSteps: number;
             /** @description What a new bread starts from. */
             plain: components["schemas"]["BatchSpec"];
+            /** @description What else it can start from. */
+            schools: components["schemas"]["School"][];
+            vessels: components["schemas"]["Vessel"][];
+            units: components["schemas"]["Units"];
         };
+        /** @enum {unknown} */
+        LengthUnit: "centimetres" | "inches";
         /** @description What a number may be. */
         Limit: {
             /** @description Path in the spec, list places left empty: `fold.steps[].mass`. */
@@ -591,6 +952,13 @@ export interface components {
             /** Format: double */
             most: number;
             unit: string;
+        };
+        /** @description A liquid, puree, paste or liquor in the dough. */
+        LiquidSpec: {
+            id: string;
+            amount: components["schemas"]["Amount"];
+            /** @description % */
+            water?: number;
         };
         /** @description mg/cm² */
         Load: number;
@@ -610,15 +978,70 @@ export interface components {
             /** Format: date-time */
             cookedAt: string;
             outcome: components["schemas"]["Outcome"];
-            planned: components["schemas"]["Planned"];
-            glance: components["schemas"]["Glance"];
+            planned: null | components["schemas"]["Planned"];
+            glance: null | components["schemas"]["Glance"];
+        };
+        /** @description Marks a flour as one bag of another. */
+        Lot: {
+            /** @description The flour it is a bag of; all its values but the thirst are that flour's. */
+            of: string;
+            /** @description Water this bag drinks more than its flour, points of flour. */
+            thirst: components["schemas"]["Percent"];
+        };
+        /** @description The same dough in several bowls, mixed in turn. */
+        Lots: {
+            /** Format: int32 */
+            count: number;
+            each: components["schemas"]["Grams"];
+        };
+        /** @enum {unknown} */
+        MassUnit: "grams" | "ounces" | "cups";
+        MeasureBody: {
+            text: string;
+            item: string;
+            /**
+             * @description What a bare number means here: ounces, or grams.
+             * @default false
+             */
+            ounces: boolean;
         };
         /** @description µm */
         Micrometres: number;
+        /** @description ml */
+        Millilitres: number;
         /** @description mm */
         Millimetres: number;
         /** @description min */
         Minutes: number;
+        /**
+         * @description One thing done at the bowl.
+         * @enum {unknown}
+         */
+        MixAct: "mixDry" | "rubInFat" | "pourLiquid" | "addByFeel" | "workInFat" | "kneadInAdditions" | "knead" | "whiskSmooth";
+        MixSpec: {
+            kneading: components["schemas"]["Kneading"];
+            /** @description g */
+            bowl?: number;
+            /** @description g */
+            wentIn?: number;
+        };
+        /** @description A step at the bowl, in order. */
+        MixStep: {
+            act: components["schemas"]["MixAct"];
+            /** @description What goes in now, by its place among the portions. */
+            items: number[];
+            /** @description For one lot. */
+            quantities: components["schemas"]["Quantity"][];
+        };
+        Mixing: {
+            steps: components["schemas"]["MixStep"][];
+            water: null | components["schemas"]["WaterAdvice"];
+            /** @description By hand or machine, with the kneading chosen. */
+            knead: components["schemas"]["Minutes"];
+            adding: null | components["schemas"]["BitByBit"];
+        };
+        /** @description money */
+        Money: number;
         /** @description Something to know about the batch: a code and its quantities. The words are the interface's. */
         Note: {
             code: components["schemas"]["NoteCode"];
@@ -628,7 +1051,12 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "leafSmeared" | "leafBready" | "dustHeavy" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "leafSmeared" | "leafBready" | "dustHeavy" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
+        /**
+         * @description Where a line of the larder comes from.
+         * @enum {unknown}
+         */
+        Origin: "shipped" | "changed" | "own" | "gone";
         /** @description One cooking of a batch, as it went. */
         Outcome: {
             used: components["schemas"]["Used"];
@@ -662,6 +1090,17 @@ export interface components {
             fatPerSide: components["schemas"]["Grams"];
             colour: components["schemas"]["Colour"];
         };
+        /**
+         * @description Which line of the dough a portion stands for.
+         * @enum {unknown}
+         */
+        Part: "flour" | "liquid" | "fat" | "salt" | "addition";
+        PartCost: {
+            part: components["schemas"]["CostPart"];
+            batch: components["schemas"]["Money"];
+            /** @description Of one piece. */
+            piece: components["schemas"]["Money"];
+        };
         /** @description % */
         Percent: number;
         /** @description The plan's figures beside which the log lays what really happened. */
@@ -670,24 +1109,54 @@ export interface components {
             pieces: number;
             flour: components["schemas"]["Grams"];
             liquid: components["schemas"]["Grams"];
+            wentIn: null | components["schemas"]["Grams"];
             doughFat: components["schemas"]["Grams"];
             salt: components["schemas"]["Grams"];
             ballMass: components["schemas"]["Grams"];
             pan: components["schemas"]["Celsius"];
             sides: number[];
         };
-        /** @description What a log entry of a batch would be laid beside. */
+        /** @description What a log entry of a batch would be laid beside; nothing when the larder no longer lets it be worked. */
         PlannedView: {
             batchName: string;
-            planned: components["schemas"]["Planned"];
-            glance: components["schemas"]["Glance"];
+            planned: null | components["schemas"]["Planned"];
+            glance: null | components["schemas"]["Glance"];
         };
-        /** @description One thing to weigh. */
+        /** @description One line of the dough, in the order of the spec. */
         Portion: {
+            part: components["schemas"]["Part"];
+            /**
+             * Format: int32
+             * @description Its place in its list of the spec.
+             */
+            index: number;
             id: string;
+            /** @description As planned, for the whole batch. */
             mass: components["schemas"]["Grams"];
+            /** @description The same for one lot. */
+            eachLot: components["schemas"]["Grams"];
             /** @description Percent of flour. */
             share: components["schemas"]["Percent"];
+            measure: null | components["schemas"]["KitchenMeasure"];
+            /** @description Fixed by the cook as a mass; all else gives way. */
+            pinned: boolean;
+            brings: components["schemas"]["Brings"];
+        };
+        /**
+         * @description How a cup of powder was filled; it changes what the cup weighs.
+         * @enum {unknown}
+         */
+        PowderFill: "spooned" | "sifted" | "scooped";
+        /**
+         * @description How a rested dough answers the finger, by school.
+         * @enum {unknown}
+         */
+        PressTest: "springsBackSlowly" | "keepsTheMark" | "fallsInARibbon";
+        /** @description What a pack costs. */
+        Price: {
+            cost: components["schemas"]["Money"];
+            /** @description What the pack holds; a kilogram for a price by weight. */
+            pack: components["schemas"]["Grams"];
         };
         ProblemDetails: {
             type?: null | string;
@@ -697,12 +1166,46 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @description How to come by a puree: what to buy, how to cook it, how little water to blend it with. */
+        PureeMaking: {
+            /**
+             * Format: int32
+             * @description The puree's place among the spec's liquids.
+             */
+            liquid: number;
+            id: string;
+            method: components["schemas"]["PureeMethod"];
+            time: components["schemas"]["Minutes"];
+            /** @description What the dough takes. */
+            needed: components["schemas"]["Grams"];
+            /** @description Whole and untrimmed. */
+            raw: components["schemas"]["Grams"];
+            /** @description Trimmed, cooked and drained. */
+            cooked: components["schemas"]["Grams"];
+            /** @description Water to blend it with. */
+            blend: components["schemas"]["Grams"];
+            /** @description Water still to drive off, when even the least blending water makes it thinner than asked. */
+            cookOff: components["schemas"]["Grams"];
+            /** @description What comes out; no less than a blender turns. */
+            made: components["schemas"]["Grams"];
+            /** @description What is left over. */
+            left: components["schemas"]["Grams"];
+            /** @description Into ice at once, to stay green. */
+            chill: boolean;
+        };
+        /** @enum {unknown} */
+        PureeMethod: "boil" | "steam" | "blanch" | "raw";
         /** @description A number with its name in the note and its unit. */
         Quantity: {
             name: string;
             /** Format: double */
             value: number;
             unit: string;
+        };
+        /** @description A stretch in which a figure is good. */
+        RangeOfCelsius: {
+            least: components["schemas"]["Celsius"];
+            most: components["schemas"]["Celsius"];
         };
         /** @description A stretch in which a figure is good. */
         RangeOfGrams: {
@@ -733,7 +1236,52 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "tooLong" | "unreadable";
+        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "together" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
+        /**
+         * @description What ends a rest.
+         * @enum {unknown}
+         */
+        RestEnd: "skin" | "safety" | "gas" | "sours";
+        /** @enum {unknown} */
+        RestPlace: "room" | "fridge";
+        /** @description What a rest of this length costs or gives. */
+        RestPoint: {
+            rest: components["schemas"]["Minutes"];
+            /** @description Share of the sheet's diameter that is lost again. */
+            pullsBack: components["schemas"]["Percent"];
+            /** @description The thinnest sheet that does not tear. */
+            thinnest: components["schemas"]["Millimetres"];
+        };
+        RestSheet: {
+            time: components["schemas"]["Minutes"];
+            /** @description Under it the sheet shrinks and tears. */
+            least: components["schemas"]["Minutes"];
+            /** @description From here on more rest gives little. */
+            best: components["schemas"]["Minutes"];
+            /** @description Over it the dough loses. */
+            longest: components["schemas"]["Minutes"];
+            end: components["schemas"]["RestEnd"];
+            press: components["schemas"]["PressTest"];
+            skin: null | components["schemas"]["Minutes"];
+            /** @description This rest and the balls' own, as the sheet feels them. */
+            counts: components["schemas"]["Minutes"];
+            /** @description What the rest chosen gives. */
+            now: components["schemas"]["RestPoint"];
+            /** @description The same over the range of rests, to draw. */
+            curve: components["schemas"]["RestPoint"][];
+            warmsAsOne: null | components["schemas"]["Minutes"];
+            warmsAsBalls: null | components["schemas"]["Minutes"];
+        };
+        /** @description The first rest, of the whole dough. */
+        RestSpec: {
+            time: components["schemas"]["Minutes"];
+            place: components["schemas"]["RestPlace"];
+            air: components["schemas"]["RoomAir"];
+            /** @description Under a lid, cloth or film. */
+            covered: boolean;
+            /** @description Oiled or wetted on top. */
+            oiled: boolean;
+        };
         RollSheet: {
             /** @description The round asked for. */
             diameter: components["schemas"]["Millimetres"];
@@ -764,6 +1312,21 @@ export interface components {
             diameter: components["schemas"]["Millimetres"];
             /** @description How long the folded piece rested before the last roll. */
             rest: components["schemas"]["Minutes"];
+        };
+        /**
+         * @description How fast a bare face dries.
+         * @enum {unknown}
+         */
+        RoomAir: "humid" | "normal" | "dry" | "highUp";
+        SaltSpec: {
+            id: string;
+            /** @description By share: salt from every source. By mass: the salt that is added. */
+            amount: components["schemas"]["Amount"];
+        };
+        /** @description A school to begin a new bread from; the interface names it. */
+        School: {
+            id: string;
+            spec: components["schemas"]["BatchSpec"];
         };
         /** @description s */
         Seconds: number;
@@ -799,7 +1362,47 @@ export interface components {
         /** @description cm² */
         SquareCentimetres: number;
         /** @enum {unknown} */
-        Stage: "dough" | "balls" | "sheet" | "fold" | "roll" | "pan";
+        Stage: "dough" | "rest" | "balls" | "sheet" | "fold" | "roll" | "pan";
+        /**
+         * @description The figure a batch starts from. The others follow.
+         * @enum {unknown}
+         */
+        StartBy: "pieces" | "flour" | "liquid" | "filling" | "people";
+        /** @description Every figure a batch could start from, as it follows: switching to it changes nothing. */
+        StartSheet: {
+            /** Format: int32 */
+            pieces: number;
+            flour: components["schemas"]["Grams"];
+            liquid: null | components["schemas"]["Grams"];
+            /** @description The liquid a start from liquid would fix; nothing when all are fixed by mass. */
+            liquidId: null | string;
+            filling: components["schemas"]["Grams"];
+            fillingEach: components["schemas"]["Grams"];
+            /** Format: int32 */
+            people: number;
+            /** Format: double */
+            each: number;
+        };
+        /** @description Every figure a batch can start from. All are kept, so that switching loses none. */
+        StartSpec: {
+            by: components["schemas"]["StartBy"];
+            /** Format: int32 */
+            pieces: number;
+            flour: components["schemas"]["Grams"];
+            /** @description Of the liquid that makes up the rest; where none does, of the first that is given by its share. */
+            liquid: components["schemas"]["Grams"];
+            /** @description Filling at hand. */
+            filling: components["schemas"]["Grams"];
+            /** @description Filling that goes with one ball. */
+            fillingEach: components["schemas"]["Grams"];
+            /** Format: int32 */
+            people: number;
+            /**
+             * Format: double
+             * @description Pieces each of them eats.
+             */
+            each: number;
+        };
         /** @description The piece after one step of the program. */
         StepSheet: {
             outline: components["schemas"]["Outline"];
@@ -838,6 +1441,16 @@ export interface components {
             /** @description Fat put down for this stay. */
             fat: components["schemas"]["Grams"];
         };
+        /** @description What this kitchen reads and writes in, chosen once. */
+        Units: {
+            mass: components["schemas"]["MassUnit"];
+            heat: components["schemas"]["HeatUnit"];
+            length: components["schemas"]["LengthUnit"];
+            cup: components["schemas"]["CupKind"];
+            fill: components["schemas"]["PowderFill"];
+            /** @description What stands before a price, up to four letters. */
+            coin: string;
+        };
         /** @description What really went in; whatever was not weighed stays empty. */
         Used: {
             /**
@@ -851,6 +1464,39 @@ export interface components {
             salt: null | components["schemas"]["Grams"];
             ballMass: null | components["schemas"]["Grams"];
         };
+        /** @description A cup, glass, ladle or handful of the cook's own, known from one weighing. */
+        Vessel: {
+            id: string;
+            name: string;
+            volume: components["schemas"]["Millilitres"];
+        };
+        /** @description A vessel by one weighing: what it held, and what that weighed. */
+        VesselBody: {
+            name: string;
+            item: string;
+            fill: components["schemas"]["PowderFill"];
+            mass: components["schemas"]["Grams"];
+        };
+        WaterAdvice: {
+            heat: components["schemas"]["WaterHeat"];
+            reason: components["schemas"]["WaterReason"];
+            between: components["schemas"]["RangeOfCelsius"];
+        };
+        /**
+         * @description What sets the water.
+         * @enum {unknown}
+         */
+        WaterBy: "hydration" | "feel" | "liquids";
+        /**
+         * @description How warm the water goes in.
+         * @enum {unknown}
+         */
+        WaterHeat: "iced" | "cold" | "warm";
+        /**
+         * @description Why.
+         * @enum {unknown}
+         */
+        WaterReason: "keepsGreen" | "wakesYeast" | "longRest" | "keepsFatFirm" | "keepsBatterThin" | "softens";
         /**
          * @description How a note is meant.
          * @enum {unknown}
@@ -923,6 +1569,494 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LarderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeUnits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Units"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Units"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ItemBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ingredient"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ItemBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ingredient"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deleteItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportLarder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importLarder: {
+        parameters: {
+            query?: {
+                take?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addVessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VesselBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vessel"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeVessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VesselBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vessel"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deleteVessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreVessel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readAmount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasureBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AmountRead"];
                 };
             };
             /** @description Bad Request */

@@ -6,9 +6,11 @@
     label: string;
     value: T;
     options: { value: T; label: string }[];
+    /** In as many rows as it needs, where there is little width. */
+    wrap?: boolean;
     onchange: (value: T) => void;
   }
-  let { label, value, options, onchange }: Props = $props();
+  let { label, value, options, wrap = false, onchange }: Props = $props();
   const id = $props.id();
 </script>
 
@@ -18,13 +20,13 @@
     {value}
     orientation="horizontal"
     aria-labelledby={id}
-    class="flex rounded-xl border-2 border-rim-soft bg-white p-0.5"
+    class="{wrap ? 'flex flex-wrap' : 'flex'} rounded-xl border-2 border-rim-soft bg-white p-0.5"
     onValueChange={(v) => batch.change(() => onchange(v as T))}
   >
     {#each options as option (option.value)}
       <RadioGroup.Item
         value={option.value}
-        class="min-h-10 flex-1 rounded-[9px] px-2 text-[14px] leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
+        class="min-h-11 flex-1 rounded-[9px] px-2 text-[14px] leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
       >
         {option.label}
       </RadioGroup.Item>

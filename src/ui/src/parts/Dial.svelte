@@ -4,16 +4,17 @@
   import { batch } from "../batch.svelte";
   import { number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
+  import { viewOf } from "../words/units";
 
   interface Props {
     label: string;
     /** Path in the spec; its range comes from the core. */
     field: string;
     value: number;
+    /** In the usual unit as it is shown: 1 for a centimetre. */
     step: number;
-    /** How the cook sees it: shown = kept × scale. */
+    /** The unit it is kept in; `cm` for millimetres read as centimetres. */
     unit?: string;
-    scale?: number;
     places?: number;
     /** Where the slider runs, when the whole range would be too coarse. */
     from?: number;
@@ -22,44 +23,45 @@
     good?: { least: number; most: number };
     onchange: (value: number) => void;
   }
-  let { label, field, value, step, unit = "", scale = 1, places = 1, from, to, good, onchange }: Props = $props();
+  let { label, field, value, step, unit = "", places = 1, from, to, good, onchange }: Props = $props();
 
   const id = $props.id();
+  const view = $derived(viewOf(unit));
+  const stepped = $derived(view.step(step));
   const limit = $derived(larder.limit(field));
   const refusal = $derived(batch.refusalOf(field));
   // The slider stands on whole steps; what was typed between two of them stays as it is until the slider is moved.
-  const snap = (v: number) => Number((Math.round(v / step) * step).toFixed(6));
+  const snap = (v: number) => Number((Math.round(v / stepped) * stepped).toFixed(6));
   const allowed = $derived(Math.min(Math.max(value, limit.least), limit.most));
-  const low = $derived(snap(Math.min(from ?? limit.least, allowed) * scale));
-  const high = $derived(snap(Math.max(to ?? limit.most, allowed) * scale));
-  const snapped = $derived(snap(allowed * scale));
-  const at = (v: number) => `${(100 * Math.min(Math.max((v * scale - low) / (high - low), 0), 1)).toFixed(2)}%`;
+  const low = $derived(snap(view.to(Math.min(from ?? limit.least, allowed))));
+  const high = $derived(snap(view.to(Math.max(to ?? limit.most, allowed))));
+  const snapped = $derived(snap(view.to(allowed)));
+  const at = (v: number) => `${(100 * Math.min(Math.max((view.to(v) - low) / (high - low), 0), 1)).toFixed(2)}%`;
 
   let typed = $state<string | null>(null);
   let unread = $state(false);
   // What was typed stays as it was typed for as long as it is, or could not become, the value.
-  const stands = $derived(
-    typed !== null && (unread || Math.abs((parseNumber(typed) ?? NaN) - value * scale) < 1e-9 * Math.abs(value * scale) + 1e-12),
-  );
-  const shown = $derived(stands ? typed : number(value * scale, refusal ? 6 : places));
-  const problem = $derived(unread ? say({ ...limit, code: "notANumber" }) : refusal ? say(refusal) : "");
+  const now = $derived(view.to(value));
+  const stands = $derived(typed !== null && (unread || Math.abs((parseNumber(typed) ?? NaN) - now) < 1e-9 * Math.abs(now) + 1e-9));
+  const shown = $derived(stands ? typed : number(now, refusal ? 6 : places + view.finer));
+  const problem = $derived(unread ? say({ ...limit, field, code: "notANumber" }) : refusal ? say(refusal) : "");
 
   function type(text: string) {
     typed = text;
     const read = parseNumber(text);
     unread = read === null;
-    if (read !== null) batch.change(() => onchange(read / scale));
+    if (read !== null) batch.change(() => onchange(view.from(read)));
   }
 
   function nudge(direction: number) {
-    const next = Math.round((value * scale) / step) * step + direction * step;
-    set(Math.min(Math.max(next, limit.least * scale), limit.most * scale));
+    const next = Math.round(now / stepped) * stepped + direction * stepped;
+    set(Math.min(Math.max(next, view.to(limit.least)), view.to(limit.most)));
   }
 
   function set(next: number) {
     typed = null;
     unread = false;
-    batch.change(() => onchange(Number((next / scale).toFixed(6))));
+    batch.change(() => onchange(Number(view.from(next).toFixed(6))));
   }
 
   function keys(event: KeyboardEvent) {
@@ -79,7 +81,7 @@
     <span class="flex items-baseline gap-1 font-head">
       <input
         {id}
-        class="w-[5.2ch] min-w-0 rounded-md bg-transparent py-1 text-end text-[21px] font-bold"
+        class="w-[5.6ch] min-w-0 rounded-md bg-transparent py-1 text-end text-[21px] font-bold"
         class:text-chilli={problem}
         inputmode="decimal"
         autocomplete="off"
@@ -90,7 +92,7 @@
         oninput={(e) => type(e.currentTarget.value)}
         onfocus={(e) => e.currentTarget.select()}
       />
-      {#if unit}<span class="text-[15px] font-semibold">{unit}</span>{/if}
+      {#if view.symbol}<span class="text-[15px] font-semibold">{view.symbol}</span>{/if}
     </span>
   </div>
   <Slider.Root
@@ -99,9 +101,9 @@
     value={snapped}
     min={low}
     max={high}
-    {step}
+    step={stepped}
     onValueChange={(v) => {
-      if (Math.abs(v - snapped) > step / 100) set(v);
+      if (Math.abs(v - snapped) > stepped / 100) set(v);
     }}
   >
     {#snippet children({ thumbItems })}

@@ -7,6 +7,7 @@
     ["1", m.place_shelf()],
     ["2", m.place_batch()],
     ["4", m.place_log()],
+    ["5", m.place_larder()],
     ["/", m.key_find()],
     ["[  ]", m.key_strata()],
     ["+  −", m.key_nudge()],

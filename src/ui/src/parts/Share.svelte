@@ -3,41 +3,63 @@
   import { batch } from "../batch.svelte";
   import { number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
+  import { viewOf } from "../words/units";
 
-  /** A small number in a line: a part, a share. */
+  /** A small number in a line: a part, a share, a count. */
   interface Props {
     label: string;
     field: string;
     value: number;
     unit?: string;
+    places?: number;
+    wide?: boolean;
     onchange: (value: number) => void;
   }
-  let { label, field, value, unit = "", onchange }: Props = $props();
+  let { label, field, value, unit = "", places = 2, wide = false, onchange }: Props = $props();
   const id = $props.id();
+  const view = $derived(viewOf(unit));
   const refusal = $derived(batch.refusalOf(field));
   let typed = $state<string | null>(null);
   const unread = $derived(typed !== null && parseNumber(typed) === null);
-  const problem = $derived(unread ? say({ ...larder.limit(field), code: "notANumber" }) : refusal ? say(refusal) : "");
+  const stands = $derived(
+    typed !== null && (unread || Math.abs((parseNumber(typed) ?? NaN) - view.to(value)) < 1e-9 * Math.abs(value) + 1e-9),
+  );
+  const problem = $derived(unread ? say({ ...larder.limit(field), field, code: "notANumber" }) : refusal ? say(refusal) : "");
 
   function type(text: string) {
     typed = text;
     const read = parseNumber(text);
-    if (read !== null) batch.change(() => onchange(read));
+    if (read !== null) batch.change(() => onchange(view.from(read)));
+  }
+
+  function keys(event: KeyboardEvent) {
+    const direction = { ArrowUp: 1, ArrowDown: -1, "+": 1, "-": -1 }[event.key];
+    if (!direction) return;
+    event.preventDefault();
+    typed = null;
+    const limit = larder.limit(field);
+    const next = Math.min(
+      Math.max(Math.round(view.to(value) * 10) / 10 + direction * (places ? 0.5 : 1), view.to(limit.least)),
+      view.to(limit.most),
+    );
+    batch.change(() => onchange(view.from(next)));
   }
 </script>
 
 <span class="relative flex items-center gap-1">
   <input
-    class="field !min-h-9 w-16 !px-2 text-end"
+    class="field {wide ? 'w-24 font-head !text-[19px] font-bold' : 'w-[68px]'} !min-h-10 !px-2 text-end"
     inputmode="decimal"
     autocomplete="off"
     maxlength="40"
     aria-label={label}
-    value={typed !== null && (unread || parseNumber(typed) === value) ? typed : number(value, refusal ? 6 : 2)}
+    value={stands ? typed : number(view.to(value), refusal ? 6 : places + view.finer)}
     aria-invalid={problem ? "true" : undefined}
     aria-describedby={problem ? id : undefined}
     oninput={(e) => type(e.currentTarget.value)}
+    onkeydown={keys}
+    onfocus={(e) => e.currentTarget.select()}
   />
-  {#if unit}<span class="text-mute">{unit}</span>{/if}
-  {#if problem}<span {id} class="refusal absolute end-0 top-full z-10 rounded-md bg-enamel px-1 whitespace-nowrap">{problem}</span>{/if}
+  {#if view.symbol}<span class="text-mute">{view.symbol}</span>{/if}
+  {#if problem}<span {id} class="refusal absolute start-0 top-full z-10 rounded-md bg-enamel px-1 whitespace-nowrap">{problem}</span>{/if}
 </span>

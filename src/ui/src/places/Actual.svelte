@@ -8,7 +8,8 @@
   interface Props {
     label: string;
     field: string;
-    planned: number;
+    /** Nothing when the plan can no longer be worked. */
+    planned: number | null;
     unit: string;
     value: number | null;
     unread?: boolean | undefined;
@@ -18,9 +19,9 @@
   const id = $props.id();
 
   let typed = $state<string | null>(null);
-  const off = $derived(value == null ? 0 : value - planned);
+  const off = $derived(value == null || planned === null ? 0 : value - planned);
   // A difference that the plan's own figure would round away is none.
-  const least = $derived(planned < 10 && unit === "g" ? 0.05 : 0.5);
+  const least = $derived(planned !== null && planned < 10 && unit === "g" ? 0.05 : 0.5);
   const problem = $derived(unread ? say({ ...larder.limit(field), code: "notANumber" }) : refusal ? say(refusal) : "");
 
   function type(text: string) {
@@ -33,7 +34,7 @@
 
 <div class="grid min-h-11 grid-cols-[minmax(0,1fr)_82px_96px_64px] items-center gap-x-2 border-b border-line last:border-0">
   <label for={id} class="leading-tight">{label}</label>
-  <span class="text-end text-[14px] whitespace-nowrap text-mute">{amount(planned, unit)}</span>
+  <span class="text-end text-[14px] whitespace-nowrap text-mute">{planned === null ? "" : amount(planned, unit)}</span>
   <span class="flex items-center gap-1">
     <input
       {id}

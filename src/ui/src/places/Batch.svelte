@@ -5,30 +5,35 @@
   import { MediaQuery } from "svelte/reactivity";
   import { api } from "../api/client";
   import type { Stage } from "../api/types";
-  import { batch, stages } from "../batch.svelte";
+  import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Watch from "../parts/Watch.svelte";
   import Section from "../section/Section.svelte";
   import Balls from "../stages/Balls.svelte";
   import Dough from "../stages/Dough.svelte";
+  import Ladle from "../stages/Ladle.svelte";
+  import Rest from "../stages/Rest.svelte";
   import Fold from "../stages/Fold.svelte";
+  import DoughFeel from "../stages/dough/Feel.svelte";
   import Pan from "../stages/Pan.svelte";
   import Roll from "../stages/Roll.svelte";
   import Sheet from "../stages/Sheet.svelte";
-  import { figuresOf, sayingOf } from "../words/figures";
+  import { figuresOf, pours, sayingOf, stratumName } from "../words/figures";
   import { amount, clock, leaves, number } from "../words/format";
   import { placeOf } from "../words/fields";
-  import { stageName } from "../words/names";
   import { say } from "../words/refusals";
   import BatchActions from "./BatchActions.svelte";
 
   let { params }: { params?: { id?: string } } = $props();
 
-  const benches = { dough: Dough, balls: Balls, sheet: Sheet, fold: Fold, roll: Roll, pan: Pan };
-  const tints = ["#f7ecd4", "#f1e2bf", "#eacf9c", "#e2c68f", "#d9b578", "#cfa066"];
-  const Bench = $derived(benches[batch.open]);
-  const sheet = $derived(batch.sheet);
+  const benches = { dough: Dough, rest: Rest, balls: Balls, sheet: Sheet, fold: Fold, roll: Roll, pan: Pan };
+  const tints = ["#f7ecd4", "#f4e7ca", "#f1e2bf", "#eacf9c", "#e2c68f", "#d9b578", "#cfa066"];
   const narrow = new MediaQuery("(max-width: 1023px)");
+  const sheet = $derived(batch.sheet);
+  const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
+  const stages = $derived(batch.stages);
+  // The dough's ledger wants the room; the bread is drawn lower there.
+  const sectionHeight = $derived(narrow.current || batch.open === "dough" ? 76 : 150);
   let missing = $state(false);
   let drawing = $state<Section>();
 
@@ -52,8 +57,10 @@
 
   const notesOf = (stage: Stage) => sheet?.notes.filter((n) => n.stage === stage) ?? [];
   const troubles = (stage: Stage) => notesOf(stage).filter((n) => n.weight === "wrong").length;
+  const belongs = (field: string) =>
+    (({ start: "dough", ladle: "balls" })[field.split(".")[0] ?? ""] ?? field.split(".")[0]) === batch.open;
   // Refusals that belong to no dial on the open bench are said above it.
-  const astray = $derived(batch.refusals.filter((r) => !r.field.startsWith(`${batch.open}.`)));
+  const astray = $derived(batch.refusals.filter((r) => !belongs(r.field)));
 </script>
 
 {#if missing}
@@ -100,7 +107,7 @@
           {@const [figure, small] = sheet ? figuresOf(stage, sheet) : ["", ""]}
           <Tabs.Trigger value={stage} class="stratum" style="--tint:{tints[i]}" data-stage={stage}>
             <b class="flex items-center gap-1.5 text-[15px]">
-              {stageName[stage]()}
+              {stratumName(stage, sheet)}
               {#if troubles(stage)}
                 <TriangleAlert size={17} class="text-chilli" role="img" aria-label={m.will_go_wrong({ count: troubles(stage) })} />
               {/if}
@@ -125,9 +132,9 @@
 
     <section class="tray mx-3 my-3 flex min-h-0 min-w-0 flex-col lg:overflow-hidden lg:my-4 lg:ms-0 lg:me-5" aria-label={m.the_bench()}>
       {#if sheet}
-        <Tabs.Content value={batch.open} class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-[22px]" tabindex={-1}>
+        <Tabs.Content value={batch.open} class="relative min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-[22px]" tabindex={-1}>
           <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">
-            <h1 class="text-title leading-tight font-bold tracking-tight">{stageName[batch.open]()}</h1>
+            <h1 class="text-title leading-tight font-bold tracking-tight">{stratumName(batch.open, sheet)}</h1>
             <p class="text-mute">{sayingOf(batch.open, sheet)}</p>
           </div>
           {#each astray as refusal (refusal.field + refusal.code)}
@@ -137,7 +144,10 @@
           {/each}
           <div class="grid gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_292px]">
             <div class="min-w-0"><Bench spec={batch.spec} {sheet} /></div>
-            <aside class="min-w-0" class:opacity-50={batch.refusals.length > 0}><Watch notes={notesOf(batch.open)} /></aside>
+            <aside class="min-w-0 {batch.open === 'dough' ? 'lg:pt-3' : ''}">
+              {#if batch.open === "dough"}<DoughFeel spec={batch.spec} {sheet} />{/if}
+              <div class:opacity-50={batch.refusals.length > 0}><Watch notes={notesOf(batch.open)} /></div>
+            </aside>
           </div>
         </Tabs.Content>
         <section
@@ -156,7 +166,7 @@
                 >{/if}{#if sheet.fold.patchy}, <span class="text-ghee-deep">{m.patchy({ count: sheet.fold.patchy })}</span>{/if}
             </span>
           </div>
-          <Section bind:this={drawing} section={sheet.section} height={narrow.current ? 84 : 150} />
+          <Section bind:this={drawing} section={sheet.section} height={sectionHeight} />
         </section>
       {:else}
         <p class="p-8 text-mute">{batch.refusals[0] ? say(batch.refusals[0]) : m.working_it_out()}</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FileText from "@lucide/svelte/icons/file-text";
   import NotebookPen from "@lucide/svelte/icons/notebook-pen";
   import { push } from "svelte-spa-router";
   import { changes } from "../api/changes.svelte";
@@ -28,19 +29,21 @@
     if (!spec) return;
     if (bread && same) {
       const before = bread;
-      const body = { name: bread.name, about: bread.about, spec };
+      const body = { name: bread.name, about: bread.about, tags: bread.tags, spec };
       const { data } = await api.PUT("/api/breads/{id}", { params: { path: { id: bread.id } }, body });
       if (!data) return toaster.say(m.recipe_not_kept());
       bread = data;
       changes.shelf++;
       toaster.say(m.recipe_changed({ name: data.name }), async () => {
-        const { name, about, spec: old } = before;
-        const back = await api.PUT("/api/breads/{id}", { params: { path: { id: before.id } }, body: { name, about, spec: old } });
+        const { name, about, tags, spec: old } = before;
+        const back = await api.PUT("/api/breads/{id}", { params: { path: { id: before.id } }, body: { name, about, tags, spec: old } });
         bread = back.data ?? bread;
         changes.shelf++;
       });
     } else {
-      const { data } = await api.POST("/api/breads", { body: { name: batch.name, about: bread?.about ?? "", spec } });
+      const { data } = await api.POST("/api/breads", {
+        body: { name: batch.name, about: bread?.about ?? "", tags: bread?.tags ?? [], spec },
+      });
       if (!data) return toaster.say(m.recipe_not_kept());
       bread = data;
       changes.shelf++;
@@ -54,7 +57,8 @@
   }
 </script>
 
-<div class="mt-3 grid grid-cols-2 gap-2 lg:grid-cols-1 lg:pe-4">
-  <button class="button strong" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
-  <button class="button !px-2 text-[14px]" onclick={() => void makeRecipe()}>{same ? m.make_recipe() : m.make_bread()}</button>
+<div class="mt-3 grid grid-cols-2 gap-2 lg:pe-4">
+  <a class="button !px-2 text-[14px]" href="#/card"><FileText size={18} aria-hidden="true" />{m.batch_card()}</a>
+  <button class="button strong !px-2" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
+  <button class="button col-span-2 !px-2 text-[14px]" onclick={() => void makeRecipe()}>{same ? m.make_recipe() : m.make_bread()}</button>
 </div>

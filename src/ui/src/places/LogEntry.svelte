@@ -28,7 +28,7 @@
     ["salt", m.salt, "g"],
     ["ballMass", m.one_ball, "g"],
   ] as const;
-  type Planned = LogView["planned"];
+  type Planned = NonNullable<LogView["planned"]>;
   const timed = [
     ["pan", m.pan_heat, "°C", (p: Planned) => p.pan],
     ["firstSide", m.turn_first, "s", (p: Planned) => p.sides[0] ?? 0],
@@ -73,7 +73,10 @@
   async function fetchPlan(id: string) {
     const { data } = await api.GET("/api/batches/{id}/planned", { params: { path: { id } } });
     missing = !data;
-    if (data) ({ batchName: name, planned, glance } = data);
+    if (!data) return;
+    ({ batchName: name, planned = null, glance = null } = data);
+    // What the bench was told while mixing needs no retyping.
+    if (planned?.wentIn != null && outcome.used.liquid === null) outcome.used.liquid = Math.round(planned.wentIn);
   }
 
   function remembered(): { outcome: Outcome; cookedAt: string } {
@@ -110,12 +113,12 @@
 
 {#if missing}
   <section class="tray p-8 text-mute">{m.batch_gone()}</section>
-{:else if planned && glance}
+{:else if name}
   <form class="tray flex min-h-0 min-w-0 flex-col overflow-hidden" onsubmit={keep} aria-label={m.log_entry()} novalidate>
     <div class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-3 sm:px-[22px]">
       <div class="flex flex-wrap items-baseline gap-x-3.5">
         <h2 class="text-title leading-tight font-bold tracking-tight">{name}</h2>
-        <p class="text-mute">{leaves(glance.leaves)}</p>
+        {#if glance}<p class="text-mute">{leaves(glance.leaves)}</p>{/if}
         <span class="flex-1"></span>
         <input
           class="field"
@@ -125,7 +128,9 @@
           bind:value={() => toLocal(cookedAt), (v) => v && (cookedAt = fromLocal(v))}
         />
       </div>
-      <div class="mt-1 mb-2"><Section section={glance.section} height={64} small /></div>
+      {#if glance}
+        <div class="mt-1 mb-2"><Section section={glance.section} height={64} small /></div>
+      {:else}<p class="refusal">{m.cannot_be_worked()}</p>{/if}
       <div class="grid gap-x-8 gap-y-3 xl:grid-cols-2">
         <fieldset class="min-w-0">
           <legend class="mb-1 font-head text-[15px] font-bold">{m.really_used()}</legend>
@@ -134,7 +139,7 @@
             <Actual
               label={label()}
               {field}
-              planned={planned[key]}
+              planned={planned?.[key] ?? null}
               {unit}
               bind:value={outcome.used[key]}
               bind:unread={unread[field]}
@@ -150,7 +155,7 @@
               <Actual
                 label={label()}
                 {field}
-                planned={plan(planned)}
+                planned={planned ? plan(planned) : null}
                 {unit}
                 bind:value={outcome.timed[key]}
                 bind:unread={unread[field]}

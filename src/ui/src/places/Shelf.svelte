@@ -1,27 +1,44 @@
 <script lang="ts">
-  import Plus from "@lucide/svelte/icons/plus";
+  import { DropdownMenu } from "bits-ui";
+  import Copy from "@lucide/svelte/icons/copy";
+  import Ellipsis from "@lucide/svelte/icons/ellipsis";
+  import Pencil from "@lucide/svelte/icons/pencil";
+  import Scale from "@lucide/svelte/icons/scale";
   import Trash2 from "@lucide/svelte/icons/trash-2";
   import { push } from "svelte-spa-router";
   import { changes } from "../api/changes.svelte";
   import { api } from "../api/client";
-  import { larder } from "../api/larder.svelte";
   import type { BatchView, BreadView } from "../api/types";
   import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Section from "../section/Section.svelte";
   import { toaster } from "../toast.svelte";
   import { amount, clock, day, leaves } from "../words/format";
+  import EditBread from "./shelf/EditBread.svelte";
+  import NewBread from "./shelf/NewBread.svelte";
+  import ScaleBread from "./shelf/ScaleBread.svelte";
 
   let breads = $state.raw<BreadView[]>([]);
   let batches = $state.raw<BatchView[]>([]);
   let find = $state("");
+  let tag = $state<string | null>(null);
   let fetched = $state(false);
-  const found = $derived(breads.filter((b) => `${b.name} ${b.about}`.toLowerCase().includes(find.trim().toLowerCase())));
+  let editing = $state.raw<BreadView | null>(null);
+  let scaling = $state.raw<BreadView | null>(null);
+  const tags = $derived([...new Set(breads.flatMap((b) => b.tags))].toSorted((a, b) => a.localeCompare(b)));
+  const found = $derived(
+    breads.filter(
+      (b) =>
+        (tag === null || b.tags.includes(tag)) &&
+        `${b.name} ${b.about} ${b.tags.join(" ")}`.toLowerCase().includes(find.trim().toLowerCase()),
+    ),
+  );
 
   // All breads are drawn to one scale, so that a thin round looks thin.
+  const sections = $derived(breads.flatMap((b) => b.glance?.section ?? []));
   const biggest = $derived({
-    across: Math.max(...breads.map((b) => b.glance.section.across)),
-    thickness: Math.max(...breads.map((b) => b.glance.section.thickness)),
+    across: Math.max(...sections.map((s) => s.across)),
+    thickness: Math.max(...sections.map((s) => s.thickness)),
   });
 
   $effect(() => {
@@ -33,18 +50,24 @@
     const [shelf, lately] = await Promise.all([api.GET("/api/breads"), api.GET("/api/batches")]);
     breads = shelf.data ?? [];
     batches = lately.data ?? [];
+    if (tag !== null && !tags.includes(tag)) tag = null;
     fetched = true;
   }
 
-  async function cook(bread: BreadView) {
+  async function cook(bread: Pick<BreadView, "name" | "spec"> & { id: string | null }) {
     batch.begin(bread);
     await push("/batch");
   }
 
-  async function begin() {
-    if (!larder.view) return;
-    batch.begin({ id: null, name: m.new_bread_name(), spec: larder.view.plain });
-    await push("/batch");
+  async function duplicate(bread: BreadView) {
+    const { name, about, tags, spec } = bread;
+    const { data } = await api.POST("/api/breads", { body: { name: m.copy_of({ name }).slice(0, 80), about, tags, spec } });
+    if (!data) return;
+    await fetchAll();
+    toaster.say(m.duplicated({ name: data.name }), async () => {
+      await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
+      await fetchAll();
+    });
   }
 
   async function remove(path: "/api/breads/{id}" | "/api/batches/{id}", id: string, name: string) {
@@ -60,43 +83,72 @@
   }
 </script>
 
-<div class="grid grid-cols-[minmax(0,1fr)] gap-6 p-3 sm:p-5 lg:h-full lg:grid-cols-[minmax(0,1fr)_272px] lg:overflow-hidden">
+<div class="grid grid-cols-[minmax(0,1fr)] gap-6 p-3 sm:p-5 lg:h-full lg:grid-cols-[minmax(0,1fr)_264px] lg:overflow-hidden">
   <section class="flex min-h-0 flex-col" aria-labelledby="shelf">
-    <div class="mb-3 flex flex-wrap items-center gap-3">
+    <div class="mb-2 flex flex-wrap items-center gap-3">
       <h1 id="shelf" class="me-auto text-title leading-none font-bold tracking-tight">{m.shelf_title()}</h1>
       <input class="field w-44" type="search" placeholder={m.find_bread()} aria-label={m.find_bread()} bind:value={find} data-find />
-      <button class="button" onclick={() => void begin()}><Plus size={18} aria-hidden="true" />{m.new_bread()}</button>
+      <NewBread onpick={(school) => void cook({ id: null, name: m.new_bread_name(), spec: school.spec })} />
     </div>
+    {#if tags.length}
+      <div class="mb-2 flex flex-wrap gap-1.5" role="group" aria-label={m.tag_group()}>
+        {#each [null, ...tags] as t (t)}
+          <button
+            class="min-h-11 rounded-full border-2 px-3.5 text-[14px] font-medium {tag === t
+              ? 'border-rim bg-rim text-white'
+              : 'border-rim-soft bg-enamel'}"
+            aria-pressed={tag === t}
+            onclick={() => (tag = t)}>{t ?? m.tag_all()}</button
+          >
+        {/each}
+      </div>
+    {/if}
     <ul
-      class="grid min-h-0 auto-rows-min grid-cols-[minmax(0,1fr)] gap-3 lg:auto-rows-[minmax(196px,1fr)] overflow-y-auto pb-3 lg:grid-cols-2"
+      class="grid min-h-0 auto-rows-min grid-cols-[minmax(0,1fr)] gap-3 overflow-y-auto pb-3 lg:auto-rows-[minmax(140px,1fr)] lg:grid-cols-2"
       data-testid="shelf"
     >
       {#each found as bread (bread.id)}
-        <li class="tray relative flex flex-col px-4 pt-3 pb-2.5">
+        <li class="tray relative flex flex-col px-4 pt-2 pb-2">
           <div class="flex items-start gap-2">
-            <h2 class="min-w-0 flex-1 text-[19px] leading-tight font-bold">
-              <button class="text-start after:absolute after:inset-0 after:rounded-[14px]" onclick={() => void cook(bread)}
-                >{bread.name}</button
+            <div class="min-w-0 flex-1">
+              <h2 class="text-[19px] leading-tight font-bold">
+                <button class="text-start after:absolute after:inset-0 after:rounded-[14px]" onclick={() => void cook(bread)}
+                  >{bread.name}</button
+                >
+              </h2>
+              <p class="line-clamp-1 text-[14px] leading-snug text-mute max-lg:line-clamp-2">{bread.about}</p>
+            </div>
+            <DropdownMenu.Root>
+              <DropdownMenu.Trigger
+                class="relative z-10 -me-2 grid size-11 shrink-0 place-items-center rounded-lg text-mute hover:bg-steel"
+                aria-label={m.more_of({ name: bread.name })}><Ellipsis size={20} /></DropdownMenu.Trigger
               >
-            </h2>
-            <button
-              class="relative -me-2 -mt-2 grid size-11 place-items-center rounded-lg text-mute hover:bg-steel"
-              aria-label={m.delete_name({ name: bread.name })}
-              onclick={() => void remove("/api/breads/{id}", bread.id, bread.name)}><Trash2 size={18} /></button
-            >
+              <DropdownMenu.Portal to="main">
+                <DropdownMenu.Content class="tray z-50 w-64 !rounded-xl p-1 shadow-lg" align="end">
+                  {#each [{ icon: Scale, label: m.scale_open(), go: () => (scaling = bread) }, { icon: Pencil, label: m.edit_bread(), go: () => (editing = bread) }, { icon: Copy, label: m.duplicate(), go: () => void duplicate(bread) }, { icon: Trash2, label: m.delete_item(), go: () => void remove("/api/breads/{id}", bread.id, bread.name) }] as { icon: Icon, label, go } (label)}
+                    <DropdownMenu.Item
+                      class="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-[highlighted]:bg-steel"
+                      onSelect={go}><Icon size={18} aria-hidden="true" />{label}</DropdownMenu.Item
+                    >
+                  {/each}
+                </DropdownMenu.Content>
+              </DropdownMenu.Portal>
+            </DropdownMenu.Root>
           </div>
-          <p class="text-[14px] leading-snug text-mute">{bread.about}</p>
-          <div class="pointer-events-none mt-auto pt-1"><Section section={bread.glance.section} height={76} small scaleOf={biggest} /></div>
-          <p class="mt-0.5 flex flex-wrap gap-x-4 text-[14px]">
-            <b>{m.count_times({ count: bread.glance.pieces, mass: amount(bread.glance.ball, "g") })}</b>
-            <span>{amount(bread.glance.across, "mm")}</span>
-            <span>{leaves(bread.glance.leaves)}</span>
-            {#if bread.glance.fused}<span class="font-semibold text-chilli">▲ {m.welded({ count: bread.glance.fused })}</span>{/if}
-          </p>
+          {#if bread.glance}
+            {@const glance = bread.glance}
+            <div class="pointer-events-none mt-auto pt-1"><Section section={glance.section} height={52} small scaleOf={biggest} /></div>
+            <p class="mt-0.5 flex flex-wrap gap-x-4 text-[14px]">
+              <b>{m.count_times({ count: glance.pieces, mass: amount(glance.ball, "g") })}</b>
+              <span>{amount(glance.across, "mm")}</span>
+              <span>{leaves(glance.leaves)}</span>
+              {#if glance.fused}<span class="font-semibold text-chilli">▲ {m.welded({ count: glance.fused })}</span>{/if}
+            </p>
+          {:else}<p class="refusal mt-auto">{m.cannot_be_worked()}</p>{/if}
         </li>
       {/each}
       {#if fetched && found.length === 0}
-        <li class="p-6 text-mute">{find ? m.none_found({ find }) : m.shelf_empty()}</li>
+        <li class="p-6 text-mute">{find ? m.none_found({ find }) : tag ? m.nothing_tagged() : m.shelf_empty()}</li>
       {/if}
     </ul>
   </section>
@@ -109,7 +161,9 @@
           <a class="min-w-0 flex-1 py-2 after:absolute after:inset-0" href="#/batch/{b.id}">
             <span class="block truncate font-head font-semibold">{b.name}</span>
             <span class="block text-[13px] text-mute"
-              >{m.day_at({ day: day(b.madeFor), time: clock(b.madeFor) })} · {m.pieces_count({ count: b.spec.dough.pieces })}</span
+              >{m.day_at({ day: day(b.madeFor), time: clock(b.madeFor) })}{b.spec.start.by === "pieces"
+                ? ` · ${m.pieces_count({ count: b.spec.start.pieces })}`
+                : ""}</span
             >
           </a>
           <button
@@ -123,3 +177,10 @@
     </ul>
   </section>
 </div>
+
+{#if editing}{#key editing.id}<EditBread bread={editing} onclose={() => (editing = null)} onkept={fetchAll} />{/key}{/if}
+{#if scaling}{#key scaling.id}<ScaleBread
+      bread={scaling}
+      onclose={() => (scaling = null)}
+      onopen={(spec) => scaling && void cook({ ...scaling, spec })}
+    />{/key}{/if}

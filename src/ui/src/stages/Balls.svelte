@@ -58,7 +58,6 @@
       field="roll.diameter"
       value={spec.roll.diameter}
       step={1}
-      scale={0.1}
       unit="cm"
       from={80}
       to={400}

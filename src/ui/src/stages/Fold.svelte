@@ -186,7 +186,6 @@
           field="fold.steps[{at}].diameter"
           value={step.diameter}
           step={1}
-          scale={0.1}
           unit="cm"
           from={80}
           to={600}

@@ -25,7 +25,6 @@
       field="sheet.diameter"
       value={sheet.diameter}
       step={1}
-      scale={0.1}
       unit="cm"
       from={100}
       to={600}

@@ -5,18 +5,36 @@ import { stageName } from "./names";
 /** What a field of a spec is called on its bench. */
 const names: Record<string, () => string> = {
   name: m.batch_name,
-  "dough.pieces": m.pieces,
+  "start.pieces": m.figure_pieces,
+  "start.flour": m.figure_flour,
+  "start.liquid": m.start_liquid,
+  "start.filling": m.figure_filling,
+  "start.fillingEach": m.figure_filling_each,
+  "start.people": m.figure_people,
+  "start.each": m.figure_each,
   "dough.flours": m.flour,
   "dough.flours[].id": m.flour,
   "dough.flours[].parts": m.flour,
-  "dough.hydration": m.water_of_flour,
-  "dough.liquid": m.liquid,
-  "dough.fat": m.dough_fat,
-  "dough.fatShare": m.fat_of_flour,
-  "dough.salt": m.salt_of_flour,
+  "dough.hydration": m.hydration,
+  "dough.liquids": m.liquid,
+  "dough.liquids[].id": m.liquid,
+  "dough.liquids[].amount.share": m.liquid,
+  "dough.liquids[].amount.mass": m.liquid,
+  "dough.liquids[].water": m.liquid,
+  "dough.fat.id": m.dough_fat,
+  "dough.fat.amount.share": m.dough_fat,
+  "dough.fat.amount.mass": m.dough_fat,
+  "dough.salt.amount.share": m.salt,
+  "dough.salt.amount.mass": m.salt,
   "dough.additions": m.addition,
   "dough.additions[].id": m.addition,
-  "dough.additions[].share": m.addition,
+  "dough.additions[].amount.share": m.addition,
+  "dough.additions[].amount.mass": m.addition,
+  "dough.mix.bowl": m.bowl,
+  "dough.mix.wentIn": m.bit_in,
+  "rest.time": m.rest_time,
+  "ladle.volume": m.ladle_volume,
+  "ladle.thickness": m.poured_thickness,
   "balls.mass": m.ball_mass,
   "balls.thickness": m.round_thickness,
   "sheet.diameter": m.sheet_across,
@@ -34,7 +52,8 @@ const names: Record<string, () => string> = {
 
 /** A field by its bench and its name there, or its step: `Dough, Pieces`. */
 export function placeOf(field: string): string {
-  const stage = stageName[field.split(".")[0] as Stage]?.();
+  const first = (field.split(".")[0] ?? "").replace("start", "dough").replace("ladle", "balls");
+  const stage = stageName[first as Stage]?.();
   const step = /^fold\.steps\[(\d+)\]/.exec(field)?.[1];
   const name = step ? m.step_at({ number: Number(step) + 1 }) : names[field.replaceAll(/\[\d+\]/g, "[]")]?.();
   return [stage, name].filter(Boolean).join(", ");

@@ -1,13 +1,18 @@
 import type { BatchSheet, Stage } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount, leaves, number } from "./format";
-import { outlineName } from "./names";
+import { outlineName, restEnd, stageName } from "./names";
 
 /** The one or two figures each stratum carries. */
 export function figuresOf(stage: Stage, sheet: BatchSheet): [string, string] {
   switch (stage) {
     case "dough":
       return [amount(sheet.dough.mass, "g"), m.water_share({ share: amount(sheet.dough.hydration, "%") })];
+    case "rest":
+      return [
+        amount(sheet.rest.time, "min"),
+        m.rest_window({ least: amount(sheet.rest.least, "min"), longest: amount(sheet.rest.longest, "min") }),
+      ];
     case "balls":
       return [
         m.count_times({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") }),
@@ -31,7 +36,14 @@ export function sayingOf(stage: Stage, sheet: BatchSheet): string {
   switch (stage) {
     case "dough":
       return m.saying_dough({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g"), loss: amount(sheet.dough.loss, "g") });
+    case "rest":
+      return m.saying_rest({
+        least: amount(sheet.rest.least, "min"),
+        longest: amount(sheet.rest.longest, "min"),
+        end: restEnd[sheet.rest.end](),
+      });
     case "balls":
+      if (pours(sheet)) return m.saying_ladle({ mass: amount(sheet.balls.mass, "g"), across: amount(sheet.roll.across, "mm") });
       return m.saying_balls({ light: amount(sheet.balls.lightest, "g"), heavy: amount(sheet.balls.heaviest, "g") });
     case "sheet":
       return m.saying_sheet();
@@ -45,3 +57,10 @@ export function sayingOf(stage: Stage, sheet: BatchSheet): string {
       return m.saying_pan({ time: amount(sheet.pan.total, "s") });
   }
 }
+
+/** A batter is ladled, not balled: it goes through fewer stages. */
+export const pours = (sheet: BatchSheet): boolean => !sheet.stages.includes("sheet");
+
+/** What a stratum is called in this batch. */
+export const stratumName = (stage: Stage, sheet: BatchSheet | null): string =>
+  stage === "balls" && sheet && pours(sheet) ? m.stage_ladle() : stageName[stage]();

@@ -1,27 +1,36 @@
+import type { KitchenMeasure } from "../api/types";
+import { larder } from "../api/larder.svelte";
 import { m } from "../paraglide/messages";
+import { viewOf } from "./units";
 
 /** A number with no more places than a kitchen can use. */
 export function number(value: number, places: number): string {
   return new Intl.NumberFormat("en", { maximumFractionDigits: places, useGrouping: value >= 1000 }).format(value).replaceAll(",", "\u202f");
 }
 
-/** A quantity as a cook reads it: grams, centimetres from five centimetres up, minutes from ninety seconds up. */
+/** A quantity as a cook of this kitchen reads it: centimetres from five centimetres up, minutes from ninety seconds up. */
 export function amount(value: number, unit: string): string {
+  const view = viewOf(unit === "mm" && value >= 50 ? "cm" : unit);
+  const shown = view.to(value);
   switch (unit) {
     case "g":
-      return `${number(value, value < 10 ? 1 : 0)} g`;
+      return `${number(shown, (value < 10 ? 1 : 0) + (view.finer ? (shown < 100 ? 2 : 1) : 0))} ${view.symbol}`;
     case "mm":
-      return value >= 50 ? `${number(value / 10, 1)} cm` : `${number(value, value < 2 ? 2 : 1)} mm`;
+      return `${number(shown, value >= 50 ? 1 + view.finer : value < 2 ? 2 : 1)} ${view.symbol}`;
     case "µm":
       return `${number(value, value < 10 ? 1 : 0)} µm`;
     case "%":
       return `${number(value, 1)} %`;
     case "°C":
-      return `${number(value, 0)} °C`;
+      return `${number(shown, 0)} ${view.symbol}`;
+    case "ml":
+      return `${number(value, 0)} ml`;
     case "s":
       return seconds(value);
     case "min":
-      return `${number(value, 0)} min`;
+      return minutes(value);
+    case "money":
+      return `${view.symbol} ${value.toFixed(value < 10 ? 2 : 1)}`.trim();
     case "":
       return number(value, 1);
     default:
@@ -37,12 +46,31 @@ export function seconds(value: number): string {
   return rest === 0 ? `${s / 60} min` : `${Math.floor(s / 60)} min ${rest} s`;
 }
 
-/** What people type for a number: decimal point or comma, spaces between thousands. Nothing else. */
+/** Minutes as `45 min`, or `2 h 30` from two hours up. */
+export function minutes(value: number): string {
+  const all = Math.round(value);
+  if (all < 120) return `${number(value, value < 5 ? 1 : 0)} min`;
+  const rest = all % 60;
+  return rest === 0 ? `${all / 60} h` : `${Math.floor(all / 60)} h ${rest}`;
+}
+
+const marks: Record<number, string> = { 3: "¼", 4: "⅓", 6: "½", 8: "⅔", 9: "¾" };
+
+/** `1½ cups`, `2 tsp`, `3 Quay glass`. */
+export function measured(measure: KitchenMeasure | null | undefined): string {
+  if (!measure) return "";
+  const whole = Math.floor(measure.twelfths / 12);
+  const count = `${whole || ""}${marks[measure.twelfths % 12] ?? ""}`;
+  const own = larder.view?.vessels.find((v) => v.id === measure.vessel)?.name;
+  const vessel = { cup: measure.twelfths > 12 ? m.cups() : m.cup(), tbsp: m.tbsp(), tsp: m.tsp() }[measure.vessel] ?? own ?? measure.vessel;
+  return `${count} ${vessel}`;
+}
+
+/** What people type for a number: decimal point or comma, spaces between thousands. A comma before just three digits could mean either: not read. */
 export function parseNumber(text: string): number | null {
-  const plain = text
-    .trim()
-    .replaceAll(/[\s\u202f\u00a0]/g, "")
-    .replace(",", ".");
+  const spaced = text.trim().replaceAll(/[\s\u202f\u00a0]/g, "");
+  if (/^\d{1,3},\d{3}$/.test(spaced)) return null;
+  const plain = spaced.replace(",", ".");
   return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d{1,2})?$/i.test(plain) ? Number(plain) : null;
 }
 

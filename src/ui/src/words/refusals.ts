@@ -1,13 +1,14 @@
-import type { Refusal } from "../api/types";
+import type { Refusal, StartBy } from "../api/types";
 import { m } from "../paraglide/messages";
 import { number } from "./format";
-import { nameOf } from "./names";
+import { nameOf, startName } from "./names";
+import { viewOf } from "./units";
 
-/** Fields that are shown in another unit than they are kept in. */
+/** A figure of a refusal in the unit its field is read in. */
 const shown = (r: Refusal, value: number | null | undefined) => {
   if (value == null) return "";
-  const centimetres = r.unit === "mm" && r.field.endsWith("diameter");
-  return centimetres ? `${number(value / 10, 1)} cm` : `${number(value, 1)} ${r.unit ?? ""}`.trim();
+  const view = viewOf(r.unit === "mm" && r.field.endsWith("diameter") ? "cm" : (r.unit ?? ""));
+  return `${number(view.to(value), 1 + view.finer)} ${view.symbol}`.trim();
 };
 
 /** A refusal in kitchen words: what is allowed, and what stands in the way. */
@@ -37,9 +38,35 @@ export function say(r: Refusal): string {
       return m.refuse_liquid({ item: nameOf(r.item ?? "") });
     case "tooMuchSaltCarried":
       return m.refuse_salt({ least: range.least });
+    case "liquidDoesNotFit":
+      return m.refuse_fits({ most: range.most, item: nameOf(r.item ?? "").toLowerCase(), over: shown(r, (r.given ?? 0) - (r.most ?? 0)) });
+    case "fixedOutweighs":
+      return m.refuse_outweighs();
+    case "tooManyPieces":
+      return m.refuse_pieces({ given, most: range.most });
+    case "tooManyPins":
+      return m.refuse_pins({ size: startName[r.item as StartBy]?.() ?? "" });
+    case "twoRests":
+      return m.refuse_rests();
+    case "nothingSetsWater":
+      return m.refuse_sets_water();
+    case "namedTwice":
+      return m.refuse_twice({ item: nameOf(r.item ?? "") });
+    case "noSolids":
+      return m.refuse_no_solids({ item: nameOf(r.item ?? "") });
+    case "together":
+      return m.refuse_together({ given });
+    case "nameTaken":
+      return m.refuse_name_taken({ item: r.item ?? "" });
+    case "notUtf8":
+      return m.refuse_utf8();
+    case "wrongColumns":
+      return m.refuse_columns({ item: r.item ?? "" });
+    case "notInList":
+      return m.refuse_in_list({ item: r.item ?? "" });
     case "tooLong":
       return m.refuse_long({ most: range.most });
     case "unreadable":
-      return m.refuse_unreadable();
+      return r.item ? m.refuse_read({ item: r.item }) : m.refuse_unreadable();
   }
 }

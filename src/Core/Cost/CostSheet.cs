@@ -1,0 +1,64 @@
+namespace Ystrata.Core;
+
+/// <summary>Something used up outside the dough, for the whole batch.</summary>
+public sealed record Spent(string Id, Grams Mass, CostPart Part)
+{
+    /// <summary>Fat and flour laid on and between the leaves, and fat in the pan.</summary>
+    public static IReadOnlyList<Spent> On(BatchSpec spec, int count) =>
+    [
+        .. new Spent[]
+        {
+            new(spec.Sheet.Fat, spec.Sheet.FatMass * count, CostPart.Inside),
+            new(spec.Sheet.Dust, spec.Sheet.DustMass * count, CostPart.Inside),
+            new(spec.Pan.Fat, spec.Pan.FatPerSide * (2 * count), CostPart.Pan),
+        }.Concat(spec.Fold.Steps.Select(s => s switch
+        {
+            BrushStep b => new Spent(b.Fat, b.Mass * count, CostPart.Inside),
+            DustStep d => new Spent(d.Flour, d.Mass * count, CostPart.Inside),
+            _ => null,
+        }).OfType<Spent>()).Where(u => u.Mass.Value > 0),
+    ];
+}
+
+/// <summary>Where the money goes.</summary>
+public enum CostPart
+{
+    Flour,
+    Liquid,
+    Fat,
+    Salt,
+    Addition,
+    Inside,
+    Pan,
+}
+
+/// <param name="Piece">Of one piece.</param>
+public sealed record PartCost(CostPart Part, Money Batch, Money Piece);
+
+/// <summary>What the batch costs, as far as the larder has prices.</summary>
+/// <param name="Known">True when at least one thing has a price.</param>
+/// <param name="Unpriced">Ids that are used and have none.</param>
+public sealed record CostSheet(bool Known, Money Batch, Money Piece, IReadOnlyList<PartCost> Parts, IReadOnlyList<string> Unpriced)
+{
+    // From the tap.
+    private const string Free = "water";
+
+    public static CostSheet Of(DoughSheet dough, IReadOnlyList<Spent> used, int count, Larder larder)
+    {
+        var all = dough.Portions
+            .Select(p => new Spent(p.Id, p.Mass, Enum.Parse<CostPart>(p.Part.ToString())))
+            .Concat(used)
+            .Where(u => u.Mass.Value > 0 && u.Id != Free)
+            .ToList();
+        PartCost[] parts =
+        [
+            .. all.Where(u => larder[u.Id].Price is not null).GroupBy(u => u.Part).OrderBy(g => g.Key).Select(g =>
+            {
+                var cost = new Money(g.Sum(u => larder[u.Id].Price is { } p ? (p.Cost * (u.Mass / p.Pack)).Value : 0));
+                return new PartCost(g.Key, cost, cost / count);
+            }),
+        ];
+        var batch = new Money(parts.Sum(p => p.Batch.Value));
+        return new(parts.Length > 0, batch, batch / count, parts, [.. all.Where(u => larder[u.Id].Price is null).Select(u => u.Id).Distinct()]);
+    }
+}

@@ -1,0 +1,31 @@
+namespace Ystrata.Core;
+
+public enum MassUnit
+{
+    Grams,
+    Ounces,
+
+    /// <summary>Cups and spoons first, grams beside them.</summary>
+    Cups,
+}
+
+public enum HeatUnit
+{
+    Celsius,
+    Fahrenheit,
+}
+
+public enum LengthUnit
+{
+    Centimetres,
+    Inches,
+}
+
+/// <summary>What this kitchen reads and writes in, chosen once.</summary>
+/// <param name="Coin">What stands before a price, up to four letters.</param>
+public sealed record Units(MassUnit Mass, HeatUnit Heat, LengthUnit Length, CupKind Cup, PowderFill Fill, string Coin)
+{
+    public const int LongestCoin = 4;
+
+    public static Units Usual { get; } = new(MassUnit.Grams, HeatUnit.Celsius, LengthUnit.Centimetres, CupKind.Metric, PowderFill.Spooned, "");
+}

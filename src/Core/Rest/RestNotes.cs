@@ -1,0 +1,41 @@
+namespace Ystrata.Core;
+
+public static class RestNotes
+{
+    // Dough that warms back longer than this is better divided cold (empirical).
+    private static readonly Minutes LongWarming = new(90);
+
+    public static IEnumerable<Note> Of(BatchSpec spec, RestSheet rest, DoughSheet dough)
+    {
+        Quantity[] window = [Quantity.Of("rest", rest.Time), Quantity.Of("least", rest.Least), Quantity.Of("best", rest.Best), Quantity.Of("longest", rest.Longest)];
+        Quantity[] costs = [Quantity.Of("back", rest.Now.PullsBack), Quantity.Of("thinnest", rest.Now.Thinnest)];
+        if (rest.Longest.Value < rest.Least.Value)
+        {
+            yield return new(rest.End == RestEnd.Skin ? NoteCode.RestNeedsCover : NoteCode.RestTooWarm, Stage.Rest, Weight.Wrong, window);
+        }
+        else if (rest.Time.Value > rest.Longest.Value)
+        {
+            var code = rest.End switch
+            {
+                RestEnd.Skin => NoteCode.RestSkin,
+                RestEnd.Safety => NoteCode.RestUnsafe,
+                RestEnd.Gas => NoteCode.RestGas,
+                _ => NoteCode.RestSours,
+            };
+            yield return new(code, Stage.Rest, rest.End == RestEnd.Safety ? Weight.Caution : Weight.Wrong, window);
+        }
+        else if (rest.Time.Value < rest.Least.Value)
+        {
+            yield return new(NoteCode.RestShort, Stage.Rest, Weight.Watch, [.. window, .. costs]);
+        }
+        else
+        {
+            yield return new(rest.Time.Value < rest.Best.Value ? NoteCode.RestEnough : NoteCode.RestBest, Stage.Rest, Weight.Right, [.. window, .. costs]);
+        }
+
+        if (rest is { WarmsAsOne: { } one, WarmsAsBalls: { } balls } && spec.Dough.Feel != Feel.Batter)
+        {
+            yield return new(one.Value > LongWarming.Value ? NoteCode.DivideCold : NoteCode.WarmFirst, Stage.Rest, Weight.Watch, [Quantity.Of("one", one), Quantity.Of("balls", balls)]);
+        }
+    }
+}

@@ -1,0 +1,174 @@
+namespace Ystrata.Core;
+
+/// <summary>What ends a rest.</summary>
+public enum RestEnd
+{
+    /// <summary>A bare face dries to a skin that tears later.</summary>
+    Skin,
+
+    /// <summary>Milk, egg, puree or leaves should not stand warm longer; local food codes may say less.</summary>
+    Safety,
+
+    /// <summary>Yeast or powder has spent its gas.</summary>
+    Gas,
+
+    /// <summary>The dough sours and slackens.</summary>
+    Sours,
+}
+
+/// <summary>How a rested dough answers the finger, by school.</summary>
+public enum PressTest
+{
+    /// <summary>It springs back slowly.</summary>
+    SpringsBackSlowly,
+
+    /// <summary>It keeps the mark: oil-stretched and very soft doughs.</summary>
+    KeepsTheMark,
+
+    /// <summary>A batter: it falls off the ladle in a ribbon, without lumps.</summary>
+    FallsInARibbon,
+}
+
+/// <summary>What a rest of this length costs or gives.</summary>
+/// <param name="PullsBack">Share of the sheet's diameter that is lost again.</param>
+/// <param name="Thinnest">The thinnest sheet that does not tear.</param>
+public sealed record RestPoint(Minutes Rest, Percent PullsBack, Millimetres Thinnest);
+
+/// <param name="Least">Under it the sheet shrinks and tears.</param>
+/// <param name="Best">From here on more rest gives little.</param>
+/// <param name="Longest">Over it the dough loses.</param>
+/// <param name="Skin">When a bare face has dried; nothing when it is covered or oiled.</param>
+/// <param name="Counts">This rest and the balls' own, as the sheet feels them.</param>
+/// <param name="Now">What the rest chosen gives.</param>
+/// <param name="Curve">The same over the range of rests, to draw.</param>
+/// <param name="WarmsAsOne">From the fridge back to a workable 18 °C in one lump; nothing for a rest in the room.</param>
+/// <param name="WarmsAsBalls">The same, divided first.</param>
+public sealed record RestSheet(
+    Minutes Time,
+    Minutes Least,
+    Minutes Best,
+    Minutes Longest,
+    RestEnd End,
+    PressTest Press,
+    Minutes? Skin,
+    Minutes Counts,
+    RestPoint Now,
+    IReadOnlyList<RestPoint> Curve,
+    Minutes? WarmsAsOne,
+    Minutes? WarmsAsBalls);
+
+/// <summary>Stage 2: the first rest. All factors here are empirical but the warming, which is Newton's cooling of a lump.</summary>
+public static class RestStage
+{
+    // On the least rest of the flour: solids of purees still drink; little kneading wants time; yeast, powder, acid and much fat save some.
+    private const double PureeAtMost = 0.5, PureeFull = 8, NoKneading = 3, LightKneading = 1.5, Leavened = 0.6, Acid = 0.85, Enriched = 0.75, EnrichedFrom = 8;
+
+    private const double BestOverLeast = 2;
+
+    // What is left of the first rest's slackening once the dough has been divided and rounded.
+    private const double Carried = 0.5;
+
+    // Where a rest ends, minutes: in the room and in the fridge.
+    private const double Sours = 360, HighUpSours = 300, Gassy = 120, Safe = 120, FridgeNight = 1440, FridgeGassy = 720;
+
+    // A lump in still air: h W/(m²·K), ρc J/(m³·K); fridge, room and the warmth at which a dough rolls again, °C.
+    private const double AirSide = 8, HeatPerVolume = 1180 * 2900, Fridge = 4, Room = 22, Workable = 18;
+
+    private const int CurvePoints = 41;
+
+    private static readonly string[] Gas = ["yeast-quick", "baking-powder", "baking-soda"];
+    private static readonly string[] Sour = ["vinegar", "yogurt", "buttermilk", "whey"];
+
+    public static RestSheet Work(BatchSpec spec, FlourMix mix, DoughSheet dough, Larder larder)
+    {
+        var rest = spec.Rest;
+        var least = Least(spec, mix, dough);
+        var best = new Minutes(least.Value * BestOverLeast);
+        var skin = Skin(rest);
+        var (longest, end) = Longest(spec, dough, larder, skin);
+        var over = dough.FeelHydration - mix.Absorption;
+        RestPoint At(double minutes)
+        {
+            var counts = Counting(new(minutes), spec.Sheet.Rest);
+            return new(new(minutes), Percent.FromFraction(Round.Springback(mix, dough.Fat, counts)), mix.ThinnestSheet(over, counts, least));
+        }
+
+        var furthest = Math.Max(Math.Max(best.Value * 2, rest.Place == RestPlace.Room ? rest.Time.Value * 1.2 : 0), 30);
+        return new(
+            rest.Time,
+            least,
+            best,
+            longest,
+            end,
+            spec.Dough.Feel == Feel.Batter ? PressTest.FallsInARibbon
+                : spec.Dough.Feel == Feel.VerySoft || dough.Fat.Value >= 2 * EnrichedFrom ? PressTest.KeepsTheMark : PressTest.SpringsBackSlowly,
+            skin,
+            Counting(rest.Time, spec.Sheet.Rest),
+            At(rest.Time.Value),
+            [.. Enumerable.Range(0, CurvePoints).Select(i => At(furthest * i / (CurvePoints - 1)))],
+            rest.Place == RestPlace.Fridge ? Warms(dough.Mass / dough.Lots.Count, dough.Density) : null,
+            rest.Place == RestPlace.Fridge ? Warms(dough.Ball, dough.Density) : null);
+    }
+
+    /// <summary>The rest a sheet feels: the ball's own, and half of the dough's, since dividing and rounding wake it again.</summary>
+    public static Minutes Counting(Minutes dough, Minutes ball) => new(ball.Value + Carried * dough.Value);
+
+    private static Minutes Least(BatchSpec spec, FlourMix mix, DoughSheet dough)
+    {
+        bool Has(string[] ids) => dough.Portions.Any(p => ids.Contains(p.Id) && p.Mass.Value > 0);
+        var solids = dough.Purees.Select(p => p.Liquid).Distinct().Sum(i => dough.Portions.Single(p => p.Part == Part.Liquid && p.Index == i).Brings.Solids.Value);
+        var factor = 1 + PureeAtMost * Math.Min(solids / PureeFull, 1);
+        factor *= spec.Dough.Mix.Kneading switch
+        {
+            Kneading.None => NoKneading,
+            Kneading.Light => LightKneading,
+            _ => 1,
+        };
+        factor *= Has(Gas) ? Leavened : 1;
+        factor *= Has(Sour) ? Acid : 1;
+        factor *= dough.Fat.Value >= EnrichedFrom ? Enriched : 1;
+        return new(Math.Round(mix.LeastRest.Value * factor));
+    }
+
+    private static (Minutes Longest, RestEnd End) Longest(BatchSpec spec, DoughSheet dough, Larder larder, Minutes? skin)
+    {
+        var gas = dough.Portions.Any(p => Gas.Contains(p.Id) && p.Mass.Value > 0);
+        (double Minutes, RestEnd End) limit = spec.Rest.Place == RestPlace.Fridge
+            ? gas ? (FridgeGassy, RestEnd.Gas) : (FridgeNight, RestEnd.Sours)
+            : Spoils(dough, larder) ? (Safe, RestEnd.Safety)
+            : gas ? (Gassy, RestEnd.Gas)
+            : (spec.Rest.Air == RoomAir.HighUp ? HighUpSours : Sours, RestEnd.Sours);
+        return skin is { } dry && dry.Value < limit.Minutes ? (dry, RestEnd.Skin) : (new(limit.Minutes), limit.End);
+    }
+
+    // Milk, egg, purees, pastes and leaves bring what spoils.
+    private static bool Spoils(DoughSheet dough, Larder larder) => dough.Portions.Any(p =>
+        p.Mass.Value > 0
+        && (larder[p.Id] is { Kind: IngredientKind.Puree or IngredientKind.Dairy or IngredientKind.Meat or IngredientKind.Vegetable or IngredientKind.Mash }
+            || (p.Part is Part.Liquid && larder[p.Id].Allergens.Any(a => a is Allergen.Milk or Allergen.Egg))));
+
+    // A covered dough keeps its skin soft. Oil slows drying to a third. A fridge dries like a dry room.
+    private static Minutes? Skin(RestSpec rest)
+    {
+        if (rest.Covered)
+        {
+            return null;
+        }
+
+        var bare = rest.Place == RestPlace.Fridge ? 10 : rest.Air switch
+        {
+            RoomAir.Humid => 30,
+            RoomAir.Dry => 7,
+            RoomAir.HighUp => 5,
+            _ => 15,
+        };
+        return new(rest.Oiled ? 3 * bare : bare);
+    }
+
+    /// <summary>From 4 °C to 18 °C in a room of 22 °C: τ = ρc · V/A / h, t = τ · ln((22 − 4)/(22 − 18)), for a lump as round as a ball.</summary>
+    public static Minutes Warms(Grams lump, Density density)
+    {
+        var volumeOverArea = Round.SphereOf(lump, density).Metres / 6;
+        return new(HeatPerVolume * volumeOverArea / AirSide * Math.Log((Room - Fridge) / (Room - Workable)) / 60);
+    }
+}

@@ -1,0 +1,71 @@
+namespace Ystrata.Core;
+
+/// <summary>A school to begin a new bread from; the interface names it.</summary>
+public sealed record School(string Id, BatchSpec Spec);
+
+/// <summary>The schools whose steps can be worked here, each as a usual batch.</summary>
+public static class Schools
+{
+    private static readonly BatchSpec Plain = BatchSpec.Plain;
+
+    public static IReadOnlyList<School> All { get; } =
+    [
+        new("plain", Plain),
+        new("waterFirst", Plain with
+        {
+            Start = StartSpec.Of(12) with { By = StartBy.Liquid, Liquid = new(360) },
+            Dough = DoughSpec.Of("flour-atta", Feel.Medium, 70, "ghee", 0) with { WaterBy = WaterBy.Feel },
+            Rest = RestSpec.CoveredFor(45),
+            Balls = new(BallBy.Mass, new(45), new(1.6)),
+            Sheet = Plain.Sheet with { Diameter = new(170) },
+            Roll = new(new(170), new(5)),
+            Pan = new(new(230), "ghee", new(1.2), Colour.Brown),
+        }),
+        new("halves", Plain with
+        {
+            Dough = DoughSpec.Of("flour-atta", Feel.Medium, 68, "ghee", 3),
+            Rest = RestSpec.CoveredFor(40),
+            Balls = new(BallBy.Mass, new(70), new(2.3)),
+            Sheet = Plain.Sheet with { Diameter = new(220), FatMass = new(4), Dust = "flour-atta", DustMass = new(1) },
+            Fold = new([new HalfStep(), new BrushStep("ghee", new(1.5)), new DustStep("flour-atta", new(0.5)), new HalfStep()]),
+        }),
+        new("letters", Plain with
+        {
+            Dough = DoughSpec.Of("flour-white", Feel.Soft, 62, "ghee", 3),
+            Sheet = Plain.Sheet with { Diameter = new(300), FatMass = new(6) },
+            Fold = new([new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]),
+            Roll = new(new(180), new(20)),
+        }),
+        new("coils", Plain with
+        {
+            Dough = DoughSpec.Of("flour-bread", Feel.Soft, 64, "oil-sunflower", 5),
+            Rest = RestSpec.CoveredFor(60),
+            Balls = new(BallBy.Mass, new(100), new(3.3)),
+            Sheet = Plain.Sheet with { Diameter = new(340), FatMass = new(9), DustMass = new(1) },
+            Fold = new([new MatRollStep(), new CoilStep()]),
+            Roll = new(new(180), new(30)),
+        }),
+        new("stretched", Plain with
+        {
+            Dough = DoughSpec.Of("flour-white", Feel.VerySoft, 62, "oil-sunflower", 20) with { WaterBy = WaterBy.Feel, Fat = new("oil-sunflower", Amount.OfFlour(20), FatWhen.WorkedIn) },
+            Rest = RestSpec.CoveredFor(120) with { Oiled = true },
+            Sheet = Plain.Sheet with { Diameter = new(380), Rest = new(60), Fat = "oil-sunflower", FatMass = new(6) },
+            Fold = new([new AccordionStep(8)]),
+            Pan = Plain.Pan with { Fat = "oil-sunflower" },
+        }),
+        new("puree", Plain with
+        {
+            Dough = DoughSpec.Of("flour-white", Feel.Medium, 60, "oil-rapeseed", 3) with { WaterBy = WaterBy.Feel, Liquids = [new("puree-carrot", Amount.TheRest)] },
+            Rest = RestSpec.CoveredFor(60),
+            Sheet = Plain.Sheet with { Fat = "oil-rapeseed" },
+            Pan = Plain.Pan with { Temperature = new(195), Fat = "oil-rapeseed" },
+        }),
+        new("batter", Plain with
+        {
+            Dough = DoughSpec.Of("flour-white", Feel.Batter, 180, "oil-sunflower", 2) with { Mix = new(Kneading.None) },
+            Rest = RestSpec.CoveredFor(30),
+            Ladle = new(new(90), new(2.5)),
+            Pan = new(new(190), "oil-sunflower", new(1.5), Colour.Gold),
+        }),
+    ];
+}

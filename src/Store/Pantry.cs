@@ -1,0 +1,112 @@
+using System.Text.Json;
+using Dapper;
+using Ystrata.Core;
+
+namespace Ystrata.Store;
+
+/// <summary>What this kitchen has put right or added to the shipped larder, its own vessels, and the units it works in.</summary>
+public sealed class Pantry(Kitchen kitchen)
+{
+    /// <summary>The larder as it stands now: shipped values, the cook's over them, the cook's own beside them.</summary>
+    public Larder Larder()
+    {
+        var units = Units();
+        var all = Core.Larder.Shipped.All.ToDictionary(i => i.Id, StringComparer.Ordinal);
+        using var db = kitchen.Connect();
+        foreach (var (id, body, deletedAt) in db.Query<(string, string, string?)>("select id, body, deleted_at from larder_item"))
+        {
+            var shipped = all.ContainsKey(id);
+            if (shipped && deletedAt is not null)
+            {
+                continue;
+            }
+
+            all[id] = ItemOf(body) with { Origin = shipped ? Origin.Changed : deletedAt is null ? Origin.Own : Origin.Gone };
+        }
+
+        return new(all.Values, new(units.Cup, units.Fill, Vessels()));
+    }
+
+    /// <summary>Keeps all of them, or none.</summary>
+    public void Keep(IEnumerable<Ingredient> items, DateTimeOffset at)
+    {
+        using var db = kitchen.Connect();
+        using var work = db.BeginTransaction();
+        db.Execute(
+            """
+            insert into larder_item (id, body, changed_at) values (@Id, @Body, @At)
+            on conflict (id) do update set body = excluded.body, changed_at = excluded.changed_at, deleted_at = null
+            """,
+            items.Select(i => new { i.Id, Body = JsonSerializer.Serialize(i, SpecJson.Options), At = Kitchen.Stamp(at) }),
+            work);
+        work.Commit();
+    }
+
+    /// <summary>An own line goes; a shipped one gets its shipped values back.</summary>
+    /// <returns>False when the cook had not touched it.</returns>
+    public bool Delete(string id, DateTimeOffset at)
+    {
+        using var db = kitchen.Connect();
+        return db.Execute("update larder_item set deleted_at = @at where id = @id and deleted_at is null", new { id, at = Kitchen.Stamp(at) }) == 1;
+    }
+
+    /// <returns>False when it was not deleted.</returns>
+    public bool Restore(string id)
+    {
+        using var db = kitchen.Connect();
+        return db.Execute("update larder_item set deleted_at = null where id = @id and deleted_at is not null", new { id }) == 1;
+    }
+
+    public IReadOnlyList<Vessel> Vessels()
+    {
+        using var db = kitchen.Connect();
+        return
+        [
+            .. db.Query<(string Id, string Name, double Volume)>("select id, name, volume_ml from vessel where deleted_at is null order by name collate nocase")
+                .Select(r => new Vessel(r.Id, r.Name, new(r.Volume))),
+        ];
+    }
+
+    public void Keep(Vessel vessel, DateTimeOffset at)
+    {
+        using var db = kitchen.Connect();
+        db.Execute(
+            """
+            insert into vessel (id, name, volume_ml, changed_at) values (@Id, @Name, @Volume, @At)
+            on conflict (id) do update set name = excluded.name, volume_ml = excluded.volume_ml, changed_at = excluded.changed_at, deleted_at = null
+            """,
+            new { vessel.Id, vessel.Name, Volume = vessel.Volume.Value, At = Kitchen.Stamp(at) });
+    }
+
+    /// <returns>False when there is no such vessel.</returns>
+    public bool DeleteVessel(string id, DateTimeOffset at)
+    {
+        using var db = kitchen.Connect();
+        return db.Execute("update vessel set deleted_at = @at where id = @id and deleted_at is null", new { id, at = Kitchen.Stamp(at) }) == 1;
+    }
+
+    /// <returns>False when no such vessel was deleted.</returns>
+    public bool RestoreVessel(string id)
+    {
+        using var db = kitchen.Connect();
+        return db.Execute("update vessel set deleted_at = null where id = @id and deleted_at is not null", new { id }) == 1;
+    }
+
+    public Units Units()
+    {
+        using var db = kitchen.Connect();
+        return db.QuerySingleOrDefault<string>("select body from units") is { } body
+            ? JsonSerializer.Deserialize<Units>(body, SpecJson.Options)!
+            : Core.Units.Usual;
+    }
+
+    public void Keep(Units units)
+    {
+        using var db = kitchen.Connect();
+        db.Execute(
+            "insert into units (id, body) values (1, @body) on conflict (id) do update set body = excluded.body",
+            new { body = JsonSerializer.Serialize(units, SpecJson.Options) });
+    }
+
+    private static Ingredient ItemOf(string body) => JsonSerializer.Deserialize<Ingredient>(body, SpecJson.Options)!;
+}

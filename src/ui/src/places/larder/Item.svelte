@@ -1,0 +1,255 @@
+<script lang="ts">
+  import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
+  import Trash2 from "@lucide/svelte/icons/trash-2";
+  import { api, refusalsOf } from "../../api/client";
+  import { larder } from "../../api/larder.svelte";
+  import type { Allergen, Ingredient, IngredientKind, Refusal } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import FigureField from "../../parts/FigureField.svelte";
+  import { toaster } from "../../toast.svelte";
+  import { allergenName, kindName, nameOf } from "../../words/names";
+  import { say } from "../../words/refusals";
+
+  interface Props {
+    item: Ingredient;
+    /** Not in the larder yet. */
+    fresh: boolean;
+    onkept: (id: string) => void;
+    ondiscard: () => void;
+    ongone: () => void;
+  }
+  let { item, fresh, onkept, ondiscard, ongone }: Props = $props();
+  // The form is keyed by its line, so what it starts from never changes under it.
+  // svelte-ignore state_referenced_locally
+  const start = item;
+  const { id: _id, origin: _origin, solids: _solids, ...figures } = structuredClone(start);
+  let body = $state({ ...figures, traits: figures.traits ?? null, lot: figures.lot ?? null });
+  let price = $state<{ cost: number | null; pack: number | null }>({
+    cost: figures.price?.cost ?? null,
+    pack: figures.price?.pack ?? 1000,
+  });
+  let refusals = $state.raw<Refusal[]>([]);
+  let unread = $state<Record<string, boolean>>({});
+  const asKept = JSON.stringify(asBody());
+  const unkept = $derived(fresh || JSON.stringify(asBody()) !== asKept);
+  const flours = $derived((larder.view?.ingredients ?? []).filter((i) => i.kind === "flour" && !i.lot && i.origin !== "gone"));
+  const refusalOf = (field: string) => refusals.find((r) => r.field === field);
+  // A flour needs to say how it behaves under the pin; a usual white one is a start.
+  const traits = { strength: "white" as const, springback: 0.16, leastRest: 20 };
+
+  function asBody() {
+    const { cost, pack } = price;
+    return {
+      ...$state.snapshot(body),
+      traits: body.kind === "flour" ? ($state.snapshot(body.traits) ?? traits) : null,
+      absorption: body.kind === "flour" ? (body.absorption ?? null) : null,
+      price: cost === null ? null : { cost, pack: pack ?? 1000 },
+    };
+  }
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    if (Object.values(unread).some(Boolean)) return;
+    const { data, error } = fresh
+      ? await api.POST("/api/larder/items", { body: asBody() })
+      : await api.PUT("/api/larder/items/{id}", { params: { path: { id: start.id } }, body: asBody() });
+    if (!data) return (refusals = refusalsOf(error));
+    refusals = [];
+    await refresh();
+    onkept(data.id);
+    toaster.say(m.item_kept({ name: data.name }));
+  }
+
+  /** An own line goes, a shipped one gets its shipped values back; both with a way back. */
+  async function remove() {
+    const params = { path: { id: start.id } };
+    await api.DELETE("/api/larder/items/{id}", { params });
+    const own = start.origin === "own";
+    ongone();
+    await refresh();
+    toaster.say(own ? m.deleted({ name: start.name }) : m.item_reset({ name: start.name }), async () => {
+      await api.POST("/api/larder/items/{id}/restore", { params });
+      await refresh();
+      onkept(start.id);
+    });
+    if (!own) onkept(start.id);
+  }
+
+  async function refresh() {
+    await larder.fetch();
+    batch.again();
+  }
+
+  const toggle = (a: Allergen) =>
+    (body.allergens = body.allergens.includes(a) ? body.allergens.filter((x) => x !== a) : [...body.allergens, a]);
+</script>
+
+{#snippet figure(
+  label: string,
+  key: "density" | "water" | "fat" | "sugar" | "salt" | "kcalPer100G" | "absorption" | "smokePoint" | "holding" | "draw" | "squeeze",
+  unit: string,
+)}
+  <FigureField
+    {label}
+    limit={larder.itemLimit(key)}
+    {unit}
+    bind:value={() => body[key], (v) => ((body as Record<string, unknown>)[key] = v)}
+    bind:unread={unread[key]}
+    refusal={refusalOf(key)}
+  />
+{/snippet}
+
+<form class="tray flex min-h-0 min-w-0 flex-col overflow-hidden" onsubmit={keep} novalidate aria-label={fresh ? m.new_item() : start.name}>
+  <div class="grid min-h-0 flex-1 content-start gap-x-5 gap-y-3 overflow-y-auto p-4 sm:px-[22px]">
+    <div class="grid gap-x-4 gap-y-3 sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div class="min-w-0">
+        <label class="block text-[14px] text-mute" for="item-name">{m.item_name()}</label>
+        <input
+          id="item-name"
+          class="field w-full font-head !text-[17px] font-bold"
+          maxlength="80"
+          bind:value={body.name}
+          aria-invalid={refusalOf("name") ? "true" : undefined}
+          aria-describedby={refusalOf("name") ? "item-name-problem" : undefined}
+        />
+        {#if refusalOf("name")}<p id="item-name-problem" class="refusal">
+            {refusalOf("name")?.code === "missing" ? m.refuse_name() : say(refusalOf("name")!)}
+          </p>{/if}
+      </div>
+      <label class="min-w-0">
+        <span class="block text-[14px] text-mute">{body.lot ? m.sack_of({ flour: "" }) : m.kind()}</span>
+        {#if body.lot}
+          <select class="field w-full" bind:value={body.lot.of}>
+            {#each flours as f (f.id)}<option value={f.id}>{f.name}</option>{/each}
+          </select>
+        {:else}
+          <select class="field w-full" bind:value={body.kind}>
+            {#each Object.keys(kindName) as IngredientKind[] as k (k)}<option value={k}>{kindName[k]()}</option>{/each}
+          </select>
+        {/if}
+      </label>
+    </div>
+    {#if body.lot}
+      <div class="grid grid-cols-2 gap-4 sm:grid-cols-3">
+        <FigureField
+          label={m.thirst_more()}
+          limit={larder.itemLimit("lot.thirst")}
+          unit="%"
+          bind:value={() => body.lot?.thirst, (v) => body.lot && (body.lot.thirst = v ?? 0)}
+          bind:unread={unread.thirst}
+          refusal={refusalOf("lot.thirst")}
+        />
+      </div>
+      <p class="text-[14px] text-mute">{m.sack_values({ flour: nameOf(body.lot.of) })}</p>
+    {:else}
+      <fieldset>
+        <legend class="mb-1 font-head font-bold">{m.composition()}</legend>
+        <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
+          {@render figure(m.density(), "density", "g/ml")}
+          {@render figure(m.water_in(), "water", "%")}
+          {@render figure(m.fat_in(), "fat", "%")}
+          {@render figure(m.sugar_in(), "sugar", "%")}
+          {@render figure(m.salt_in(), "salt", "%")}
+          {@render figure(m.kcal(), "kcalPer100G", "kcal")}
+          {#if body.kind === "flour"}{@render figure(m.absorption(), "absorption", "%")}{/if}
+          {#if body.kind === "fat"}{@render figure(m.smoke_point(), "smokePoint", "°C")}{/if}
+          {#if ["vegetable", "mash", "dairy", "meat", "sweet", "binder"].includes(body.kind)}
+            {@render figure(m.holding(), "holding", "")}
+            {@render figure(m.draw(), "draw", "%")}
+            {@render figure(m.squeeze(), "squeeze", "%")}
+          {/if}
+        </div>
+      </fieldset>
+      {#if body.kind === "flour"}
+        {@const flour = body.traits ?? traits}
+        <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
+          <label class="min-w-0">
+            <span class="block text-[14px] leading-tight text-mute">{m.strength()}</span>
+            <select
+              class="field w-full"
+              value={flour.strength}
+              onchange={(e) => (body.traits = { ...flour, strength: e.currentTarget.value as "white" })}
+            >
+              <option value="white">{m.strength_white()}</option><option value="whole">{m.strength_whole()}</option><option value="weak"
+                >{m.strength_weak()}</option
+              >
+            </select>
+          </label>
+          <FigureField
+            label={m.springback()}
+            limit={larder.itemLimit("traits.springback")}
+            bind:value={() => flour.springback, (v) => (body.traits = { ...flour, springback: v ?? 0 })}
+            bind:unread={unread.springback}
+            refusal={refusalOf("traits.springback")}
+          />
+          <FigureField
+            label={m.least_rest()}
+            limit={larder.itemLimit("traits.leastRest")}
+            unit="min"
+            bind:value={() => flour.leastRest, (v) => (body.traits = { ...flour, leastRest: v ?? 0 })}
+            bind:unread={unread.leastRest}
+            refusal={refusalOf("traits.leastRest")}
+          />
+        </div>
+      {/if}
+    {/if}
+    <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
+      <FigureField
+        label={m.price()}
+        limit={larder.itemLimit("price.cost")}
+        unit="money"
+        bind:value={price.cost}
+        bind:unread={unread.cost}
+        refusal={refusalOf("price.cost")}
+      />
+      <FigureField
+        label={m.pack()}
+        limit={larder.itemLimit("price.pack")}
+        unit="g"
+        bind:value={price.pack}
+        bind:unread={unread.pack}
+        refusal={refusalOf("price.pack")}
+      />
+    </div>
+    {#if !body.lot}
+      <fieldset>
+        <legend class="mb-1 font-head font-bold">{m.allergens()}</legend>
+        <div class="flex flex-wrap gap-1.5">
+          {#each Object.keys(allergenName) as Allergen[] as a (a)}
+            <button
+              type="button"
+              class="min-h-11 rounded-full border-2 px-3.5 text-[14px] {body.allergens.includes(a)
+                ? 'border-rim bg-rim text-white'
+                : 'border-rim-soft bg-white'}"
+              aria-pressed={body.allergens.includes(a)}
+              onclick={() => toggle(a)}>{allergenName[a]()}</button
+            >
+          {/each}
+        </div>
+      </fieldset>
+    {/if}
+    <label
+      ><span class="block text-[14px] text-mute">{m.item_note()}</span><input
+        class="field w-full"
+        maxlength="200"
+        bind:value={body.note}
+      /></label
+    >
+  </div>
+  <div class="flex flex-wrap items-center gap-2 border-t-[2.5px] border-rim bg-white px-4 py-2 sm:px-[22px]">
+    <button class="button strong" type="submit">{m.keep_item()}</button>
+    {#if unkept}<span class="text-mute">{m.item_not_kept()}</span>{/if}
+    {#if refusals.length || Object.values(unread).some(Boolean)}<p class="refusal" role="alert">
+        {refusals.find((r) => r.code === "together") ? say(refusals.find((r) => r.code === "together")!) : m.see_the_red()}
+      </p>{/if}
+    <span class="flex-1"></span>
+    {#if fresh}<button class="button plain" type="button" onclick={ondiscard}>{m.discard()}</button>
+    {:else if start.origin === "own"}<button class="button plain" type="button" onclick={() => void remove()}
+        ><Trash2 size={18} aria-hidden="true" />{m.delete_item()}</button
+      >
+    {:else if start.origin === "changed"}<button class="button plain" type="button" onclick={() => void remove()}
+        ><RotateCcw size={18} aria-hidden="true" />{m.reset_item()}</button
+      >{/if}
+  </div>
+</form>

@@ -1,0 +1,158 @@
+<script lang="ts">
+  import Plus from "@lucide/svelte/icons/plus";
+  import Download from "@lucide/svelte/icons/download";
+  import { larder } from "../../api/larder.svelte";
+  import type { Ingredient, IngredientKind } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { amount } from "../../words/format";
+  import { kindName } from "../../words/names";
+  import ImportFile from "./ImportFile.svelte";
+  import Item from "./Item.svelte";
+
+  // Only the lines in sight are drawn, so that five thousand scroll like fifty.
+  const ROW = 52;
+  const MORE = 8;
+  let find = $state("");
+  let kind = $state<IngredientKind | "">("");
+  let chosen = $state<string | null>(null);
+  let adding = $state.raw<Ingredient | null>(null);
+  let scrolled = $state(0);
+  let height = $state(600);
+
+  const kinds = Object.keys(kindName) as IngredientKind[];
+  const order = new Map(kinds.map((k, i) => [k, i]));
+  const all = $derived(
+    (larder.view?.ingredients ?? [])
+      .filter((i) => i.origin !== "gone")
+      .map((item) => ({ item, words: `${item.name} ${item.note}`.toLowerCase() }))
+      .toSorted((a, b) => (order.get(a.item.kind) ?? 0) - (order.get(b.item.kind) ?? 0) || a.item.name.localeCompare(b.item.name)),
+  );
+  const wanted = $derived(find.trim().toLowerCase());
+  const found = $derived(all.filter(({ item, words }) => (!kind || item.kind === kind) && words.includes(wanted)));
+  const first = $derived(Math.max(Math.floor(scrolled / ROW) - MORE, 0));
+  const inSight = $derived(found.slice(first, first + Math.ceil(height / ROW) + 2 * MORE));
+  const open = $derived(adding ?? (chosen ? larder.byId.get(chosen) : undefined));
+
+  const blank: Ingredient = {
+    id: "",
+    name: "",
+    kind: "addition",
+    density: 0.6,
+    water: 0,
+    fat: 0,
+    sugar: 0,
+    salt: 0,
+    kcalPer100G: 0,
+    absorption: null,
+    smokePoint: null,
+    holding: null,
+    draw: null,
+    squeeze: null,
+    note: "",
+    traits: null,
+    allergens: [],
+    price: null,
+    lot: null,
+    origin: "own",
+    solids: 100,
+  };
+
+  function add() {
+    adding = { ...blank, kind: kind || "addition" };
+  }
+
+  /** A sack is the flour it is a sack of, with a name and a thirst of its own. */
+  function addSack() {
+    const flour = open && open.kind === "flour" && !open.lot ? open : all.find(({ item }) => item.kind === "flour" && !item.lot)?.item;
+    if (flour) adding = { ...flour, id: "", name: "", note: "", price: flour.price, lot: { of: flour.id, thirst: 0 }, origin: "own" };
+  }
+
+  const small = (i: Ingredient) =>
+    i.absorption != null
+      ? `${amount(i.absorption, "%")}`
+      : i.smokePoint != null
+        ? amount(i.smokePoint, "°C")
+        : `${amount(i.water, "%")} ${m.water_in().toLowerCase()}`;
+</script>
+
+<div class="grid min-h-0 grid-cols-[minmax(0,1fr)] gap-4 lg:h-full lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+  <section class="tray flex min-h-0 flex-col overflow-hidden max-lg:h-[60vh]" aria-label={m.larder_items()}>
+    <div class="flex flex-wrap gap-2 border-b-[2.5px] border-rim p-2">
+      <input
+        class="field min-w-0 flex-1 basis-40"
+        type="search"
+        placeholder={m.find_item()}
+        aria-label={m.find_item()}
+        bind:value={find}
+        data-find
+      />
+      <select class="field min-w-0 flex-1 basis-36" aria-label={m.kind()} bind:value={kind}>
+        <option value="">{m.all_kinds()}</option>
+        {#each kinds as k (k)}<option value={k}>{kindName[k]()}</option>{/each}
+      </select>
+    </div>
+    <div
+      class="min-h-0 flex-1 overflow-y-auto"
+      bind:clientHeight={height}
+      onscroll={(e) => (scrolled = e.currentTarget.scrollTop)}
+      data-testid="larder-list"
+    >
+      <ul style:height="{found.length * ROW}px" class="relative" aria-label={m.larder_items()}>
+        {#each inSight as { item }, i (item.id)}
+          <li
+            class="absolute inset-x-0"
+            style:top="{(first + i) * ROW}px"
+            style:height="{ROW}px"
+            aria-setsize={found.length}
+            aria-posinset={first + i + 1}
+          >
+            <button
+              class="flex h-full w-full items-center gap-3 border-b border-line px-4 text-start hover:bg-steel aria-[current=true]:border-s-[6px] aria-[current=true]:border-s-ghee aria-[current=true]:bg-white"
+              aria-current={open?.id === item.id && !adding ? "true" : undefined}
+              onclick={() => {
+                adding = null;
+                chosen = item.id;
+              }}
+            >
+              <span class="min-w-0 flex-1">
+                <span class="block truncate font-head font-semibold">{item.name}</span>
+                <span class="block truncate text-[13px] text-mute">{kindName[item.kind]()}{item.note ? ` · ${item.note}` : ""}</span>
+              </span>
+              <span class="text-end text-[14px] whitespace-nowrap">
+                {small(item)}
+                {#if item.origin !== "shipped"}<span class="block text-[13px] font-semibold text-rim"
+                    >{item.origin === "own" ? m.origin_own() : m.origin_changed()}</span
+                  >{/if}
+              </span>
+            </button>
+          </li>
+        {/each}
+      </ul>
+      {#if found.length === 0}<p class="p-4 text-mute">{m.none_in_larder({ find })}</p>{/if}
+    </div>
+    <div class="flex flex-wrap gap-2 border-t-[2.5px] border-rim p-2">
+      <button class="button !px-3" onclick={add}><Plus size={18} aria-hidden="true" />{m.add_item()}</button>
+      <button class="button !px-3" onclick={addSack}><Plus size={18} aria-hidden="true" />{m.add_sack()}</button>
+      <span class="flex-1"></span>
+      <ImportFile />
+      <a class="button !px-3" href="/api/larder/export" download><Download size={18} aria-hidden="true" />{m.export_csv()}</a>
+    </div>
+  </section>
+  {#if open}
+    <!-- A line that was set back, or came back, begins its form anew. -->
+    {#key adding ?? JSON.stringify(open)}
+      <Item
+        item={open}
+        fresh={adding !== null}
+        onkept={(id) => {
+          adding = null;
+          chosen = id;
+        }}
+        ondiscard={() => (adding = null)}
+        ongone={() => (chosen = null)}
+      />
+    {/key}
+  {:else}
+    <section class="tray p-8 text-mute">{m.pick_item()}</section>
+  {/if}
+</div>

@@ -1,0 +1,198 @@
+<script lang="ts">
+  import { RadioGroup } from "bits-ui";
+  import Trash2 from "@lucide/svelte/icons/trash-2";
+  import { api, refusalsOf } from "../../api/client";
+  import { larder } from "../../api/larder.svelte";
+  import type { PowderFill, Refusal, Units } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import FigureField from "../../parts/FigureField.svelte";
+  import { toaster } from "../../toast.svelte";
+  import { number } from "../../words/format";
+  import { say } from "../../words/refusals";
+
+  const units = $derived(larder.view?.units);
+  const vessels = $derived(larder.view?.vessels ?? []);
+  const blank: { name: string; item: string; fill: PowderFill; mass: number | null } = {
+    name: "",
+    item: "water",
+    fill: "spooned",
+    mass: null,
+  };
+  let made = $state({ ...blank });
+  let unread = $state(false);
+  let refusals = $state.raw<Refusal[]>([]);
+  let formKey = $state(0);
+  const refusalOf = (field: string) => refusals.find((r) => r.field === field);
+
+  const choices = $derived<{ key: keyof Units; label: string; options: { value: string; label: string }[] }[]>([
+    {
+      key: "mass",
+      label: m.mass_unit(),
+      options: [
+        { value: "grams", label: m.unit_grams() },
+        { value: "ounces", label: m.unit_ounces() },
+        { value: "cups", label: m.unit_cups() },
+      ],
+    },
+    {
+      key: "cup",
+      label: m.cup_kind(),
+      options: [
+        { value: "metric", label: m.cup_metric() },
+        { value: "us", label: m.cup_us() },
+        { value: "legal", label: m.cup_legal() },
+      ],
+    },
+    {
+      key: "fill",
+      label: m.powder_fill(),
+      options: [
+        { value: "sifted", label: m.fill_sifted() },
+        { value: "spooned", label: m.fill_spooned() },
+        { value: "scooped", label: m.fill_scooped() },
+      ],
+    },
+    {
+      key: "heat",
+      label: m.heat_unit(),
+      options: [
+        { value: "celsius", label: m.unit_celsius() },
+        { value: "fahrenheit", label: m.unit_fahrenheit() },
+      ],
+    },
+    {
+      key: "length",
+      label: m.length_unit(),
+      options: [
+        { value: "centimetres", label: m.unit_centimetres() },
+        { value: "inches", label: m.unit_inches() },
+      ],
+    },
+  ]);
+
+  async function set(change: Partial<Units>) {
+    if (!units) return;
+    await larder.setUnits({ ...units, ...change });
+    batch.again();
+  }
+
+  async function refresh() {
+    await larder.fetch();
+    batch.again();
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault();
+    if (unread) return;
+    const { data, error } = await api.POST("/api/vessels", { body: { ...$state.snapshot(made), mass: made.mass ?? 0 } });
+    refusals = data ? [] : refusalsOf(error);
+    if (!data) return;
+    made = { ...blank };
+    formKey++;
+    await refresh();
+  }
+
+  async function remove(id: string, name: string) {
+    const params = { path: { id } };
+    await api.DELETE("/api/vessels/{id}", { params });
+    await refresh();
+    toaster.say(m.deleted({ name }), async () => {
+      await api.POST("/api/vessels/{id}/restore", { params });
+      await refresh();
+    });
+  }
+  const liquids = $derived((larder.view?.ingredients ?? []).filter((i) => i.origin !== "gone"));
+</script>
+
+{#if units}
+  <div class="grid gap-4 lg:grid-cols-2">
+    <section class="tray grid content-start gap-3 p-5" aria-label={m.larder_cups()}>
+      {#each choices as { key, label, options } (key)}
+        <div>
+          <span id="unit-{key}" class="mb-1 block leading-tight">{label}</span>
+          <RadioGroup.Root
+            value={units[key]}
+            orientation="horizontal"
+            aria-labelledby="unit-{key}"
+            class="flex flex-wrap rounded-xl border-2 border-rim-soft bg-white p-0.5"
+            onValueChange={(v) => void set({ [key]: v })}
+          >
+            {#each options as option (option.value)}
+              <RadioGroup.Item
+                value={option.value}
+                class="min-h-11 flex-1 rounded-[9px] px-2 text-[15px] leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
+                >{option.label}</RadioGroup.Item
+              >
+            {/each}
+          </RadioGroup.Root>
+        </div>
+      {/each}
+      <label class="flex items-center gap-3"
+        >{m.coin()}<input
+          class="field w-20"
+          maxlength="4"
+          value={units.coin}
+          onchange={(e) => void set({ coin: e.currentTarget.value })}
+        /></label
+      >
+    </section>
+    <section class="tray grid content-start gap-3 p-5" aria-labelledby="own-vessels">
+      <h2 id="own-vessels" class="text-[19px] font-bold">{m.own_vessels()}</h2>
+      <p class="text-mute">{m.own_vessels_how()}</p>
+      <ul data-testid="vessels">
+        {#each vessels as v (v.id)}
+          <li class="flex items-center border-b border-line">
+            <b class="min-w-0 flex-1 truncate">{v.name}</b><span class="text-[17px]">{m.vessel_holds({ volume: number(v.volume, 0) })}</span
+            >
+            <button
+              class="ms-2 grid size-11 place-items-center rounded-lg text-mute hover:bg-steel"
+              aria-label={m.delete_name({ name: v.name })}
+              onclick={() => void remove(v.id, v.name)}><Trash2 size={17} /></button
+            >
+          </li>
+        {/each}
+        {#if !vessels.length}<li class="text-mute">{m.no_vessels()}</li>{/if}
+      </ul>
+      {#key formKey}
+        <form class="grid gap-3 rounded-xl bg-steel p-3 sm:grid-cols-2" onsubmit={add} novalidate>
+          <div class="min-w-0">
+            <label class="block text-[14px] leading-tight text-mute" for="vessel-name">{m.vessel_name()}</label>
+            <input
+              id="vessel-name"
+              class="field w-full"
+              maxlength="24"
+              bind:value={made.name}
+              aria-invalid={refusalOf("name") ? "true" : undefined}
+              aria-describedby={refusalOf("name") ? "vessel-name-problem" : undefined}
+            />
+            {#if refusalOf("name")}<p id="vessel-name-problem" class="refusal">
+                {refusalOf("name")?.code === "missing" ? m.refuse_name() : say(refusalOf("name")!)}
+              </p>{/if}
+          </div>
+          <FigureField
+            label={m.vessel_weighs()}
+            limit={{ field: "mass", least: 1, most: 20000, unit: "g" }}
+            unit="g"
+            bind:value={made.mass}
+            bind:unread
+            refusal={refusalOf("mass")}
+          />
+          <label class="min-w-0"
+            ><span class="block text-[14px] text-mute">{m.vessel_item()}</span><select class="field w-full" bind:value={made.item}>
+              {#each liquids as i (i.id)}<option value={i.id}>{i.name}</option>{/each}
+            </select></label
+          >
+          <label class="min-w-0"
+            ><span class="block text-[14px] text-mute">{m.powder_fill()}</span><select class="field w-full" bind:value={made.fill}>
+              <option value="sifted">{m.fill_sifted()}</option><option value="spooned">{m.fill_spooned()}</option><option value="scooped"
+                >{m.fill_scooped()}</option
+              >
+            </select></label
+          >
+          <button class="button strong sm:col-span-2" type="submit">{m.vessel_add()}</button>
+        </form>
+      {/key}
+    </section>
+  </div>
+{/if}

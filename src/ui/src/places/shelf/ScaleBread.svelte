@@ -1,0 +1,101 @@
+<script lang="ts">
+  import { Dialog } from "bits-ui";
+  import { api, refusalsOf } from "../../api/client";
+  import { larder } from "../../api/larder.svelte";
+  import type { BatchSheet, BatchSpec, BreadView, Refusal, StartBy } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { amount, number, parseNumber } from "../../words/format";
+  import { say } from "../../words/refusals";
+  import { viewOf } from "../../words/units";
+
+  interface Props {
+    bread: BreadView;
+    onclose: () => void;
+    onopen: (spec: BatchSpec) => void;
+  }
+  let { bread, onclose, onopen }: Props = $props();
+  // The dialog is keyed by its bread, so what it starts from never changes under it.
+  // svelte-ignore state_referenced_locally
+  let spec = $state(structuredClone(bread.spec));
+  let sheet = $state.raw<BatchSheet | null>(null);
+  let refusals = $state.raw<Refusal[]>([]);
+  let typed = $state<string | null>(null);
+  let newest = 0;
+
+  const ways: { by: Exclude<StartBy, "filling">; label: () => string; unit: string }[] = [
+    { by: "pieces", label: m.start_pieces, unit: "" },
+    { by: "people", label: m.start_people, unit: "" },
+    { by: "flour", label: m.start_flour, unit: "g" },
+    { by: "liquid", label: m.start_liquid, unit: "g" },
+  ];
+  const way = $derived(ways.find((w) => w.by === spec.start.by) ?? ways[0]!);
+  const view = $derived(viewOf(way.unit));
+  const unread = $derived(typed !== null && parseNumber(typed) === null);
+
+  void plan();
+  async function plan() {
+    const mine = ++newest;
+    const { data, error } = await api.POST("/api/plan", { body: $state.snapshot(spec) });
+    if (mine !== newest) return;
+    if (data) sheet = data;
+    refusals = data ? [] : refusalsOf(error);
+  }
+
+  function choose(by: StartBy) {
+    if (sheet) Object.assign(spec.start, { ...sheet.dough.start, liquid: sheet.dough.start.liquid ?? spec.start.liquid });
+    delete (spec.start as { liquidId?: unknown }).liquidId;
+    spec.start.by = by;
+    typed = null;
+    void plan();
+  }
+
+  function type(text: string) {
+    typed = text;
+    const read = parseNumber(text);
+    if (read === null) return;
+    spec.start[way.by] = view.from(read);
+    void plan();
+  }
+</script>
+
+<Dialog.Root open onOpenChange={(open) => !open && onclose()}>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+    <Dialog.Content class="tray fixed inset-x-3 top-[12vh] z-50 mx-auto max-w-md p-5">
+      <Dialog.Title class="mb-3 text-title leading-tight font-bold">{m.scale_title({ name: bread.name })}</Dialog.Title>
+      <div class="grid grid-cols-4 gap-1 rounded-xl border-2 border-rim-soft bg-white p-0.5" role="group" aria-label={m.start_from()}>
+        {#each ways as { by, label } (by)}
+          <button
+            class="min-h-11 rounded-[9px] text-[15px] {spec.start.by === by ? 'bg-rim font-semibold text-white' : ''}"
+            aria-pressed={spec.start.by === by}
+            onclick={() => choose(by)}>{label()}</button
+          >
+        {/each}
+      </div>
+      <label class="mt-4 flex items-center justify-center gap-2">
+        <span class="sr-only">{way.label()}</span>
+        <input
+          class="field w-40 text-end font-head !text-[34px] font-bold"
+          inputmode="decimal"
+          maxlength="40"
+          value={typed ?? number(view.to(spec.start[way.by]), 1)}
+          aria-invalid={unread || refusals.length ? "true" : undefined}
+          oninput={(e) => type(e.currentTarget.value)}
+        />
+        <span class="text-[19px]">{view.symbol || way.label()}</span>
+      </label>
+      {#if unread}<p class="refusal text-center">{say({ ...larder.limit(`start.${way.by}`), code: "notANumber" })}</p>
+      {:else if refusals[0]}<p class="refusal text-center">{say(refusals[0])}</p>
+      {:else if sheet}<p class="mt-2 text-center" data-testid="scaled">
+          {m.makes()} <b>{m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })}</b>
+          {m.start_makes_flour({ flour: amount(sheet.dough.flour, "g") })}
+        </p>{/if}
+      <div class="mt-4 flex gap-2">
+        <button class="button strong flex-1" disabled={unread || refusals.length > 0} onclick={() => onopen($state.snapshot(spec))}
+          >{m.open_it()}</button
+        >
+        <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
+      </div>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,69 @@
+<script lang="ts">
+  import { m } from "../../paraglide/messages";
+  import Figure from "../../parts/Figure.svelte";
+  import { amount } from "../../words/format";
+  import { allergenName, shortName } from "../../words/names";
+  import type { StageProps } from "../props";
+
+  let { sheet }: StageProps = $props();
+  const cost = $derived(sheet.cost);
+  const names = {
+    flour: m.cost_flour,
+    liquid: m.cost_liquid,
+    fat: m.cost_fat,
+    salt: m.cost_salt,
+    addition: m.cost_addition,
+    inside: m.cost_inside,
+    pan: m.cost_pan,
+  };
+  const tints = {
+    flour: "var(--color-dough-deep)",
+    liquid: "#9db7e8",
+    fat: "#f7d675",
+    salt: "#b9c3cf",
+    addition: "#cdb98f",
+    inside: "var(--color-ghee)",
+    pan: "var(--color-crust)",
+  };
+</script>
+
+<div class="grid gap-x-7 gap-y-4 xl:grid-cols-2">
+  {#if cost.known}
+    <div>
+      <dl class="grid grid-cols-2 gap-3" data-testid="cost">
+        <Figure label={m.cost_piece()} value={amount(cost.piece, "money")} />
+        <Figure label={m.cost_batch()} value={amount(cost.batch, "money")} />
+      </dl>
+      <div class="mt-3 flex h-7 overflow-hidden rounded-md" aria-hidden="true">
+        {#each cost.parts as part (part.part)}
+          <span style:width="{(100 * part.batch) / cost.batch}%" style:background={tints[part.part]}></span>
+        {/each}
+      </div>
+    </div>
+    <table class="w-full self-start">
+      <tbody>
+        {#each cost.parts.toSorted((a, b) => b.batch - a.batch) as part (part.part)}
+          <tr class="border-b border-line last:border-0">
+            <th class="flex items-center gap-2 py-1.5 text-start font-normal"
+              ><span class="size-3 rounded-sm" style:background={tints[part.part]}></span>{names[part.part]()}</th
+            >
+            <td class="text-end font-head font-semibold">{amount(part.piece, "money")}</td>
+            <td class="text-end text-mute">{amount(part.batch, "money")}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {:else}
+    <p class="text-mute">{m.cost_none()}</p>
+  {/if}
+  <div>
+    {#if cost.known && cost.unpriced.length}<p class="text-mute">
+        {m.cost_unpriced({ items: cost.unpriced.map((id) => shortName(id).toLowerCase()).join(", ") })}
+      </p>{/if}
+    <a class="button mt-2" href="#/larder">{m.cost_to_larder()}</a>
+  </div>
+  {#if sheet.allergens.length}<p class="self-end" data-testid="allergens">
+      <b>{m.allergens()}:</b>
+      {sheet.allergens.map((a) => allergenName[a]()).join(", ")}
+    </p>{/if}
+</div>

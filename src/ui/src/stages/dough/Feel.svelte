@@ -1,0 +1,36 @@
+<script lang="ts">
+  import type { Feel, WaterBy } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import Choice from "../../parts/Choice.svelte";
+  import Share from "../../parts/Share.svelte";
+  import { feelName } from "../../words/names";
+  import type { StageProps } from "../props";
+  import { setWaterBy } from "./ledger";
+
+  let { spec, sheet }: StageProps = $props();
+  const feels = (Object.keys(feelName) as Feel[]).map((value) => ({ value, label: feelName[value]() }));
+  const ways: { value: WaterBy; label: string }[] = [
+    { value: "hydration", label: m.water_by_hydration() },
+    { value: "feel", label: m.water_by_feel() },
+    { value: "liquids", label: m.water_by_liquids() },
+  ];
+</script>
+
+<div class="mb-4 grid gap-2.5">
+  <Choice wrap label={m.feel()} value={spec.dough.feel} options={feels} onchange={(v) => (spec.dough.feel = v)} />
+  <Choice label={m.water_by()} value={spec.dough.waterBy} options={ways} onchange={(by) => setWaterBy(spec, sheet, by)} />
+  {#if spec.dough.waterBy === "hydration"}
+    <span class="flex items-center justify-between gap-2"
+      >{m.hydration()}
+      <Share
+        wide
+        label={m.hydration()}
+        field="dough.hydration"
+        value={spec.dough.hydration}
+        unit="%"
+        places={1}
+        onchange={(v) => (spec.dough.hydration = v)}
+      /></span
+    >
+  {/if}
+</div>

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { batch } from "../../batch.svelte";
+  import type { MixAct } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import AmountField from "../../parts/AmountField.svelte";
+  import Choice from "../../parts/Choice.svelte";
+  import { amount } from "../../words/format";
+  import { feelsName, shortName, waterReason } from "../../words/names";
+  import { say } from "../../words/refusals";
+  import { stepWords } from "../../words/mixing";
+  import type { StageProps } from "../props";
+
+  let { spec, sheet }: StageProps = $props();
+  const mix = $derived(spec.dough.mix);
+  const mixing = $derived(sheet.dough.mixing);
+  const adding = $derived(mixing.adding);
+  const water = $derived(mixing.water);
+  const heat = $derived(
+    water &&
+      { iced: m.heat_iced, cold: m.heat_cold, warm: m.heat_warm }[water.heat]({
+        least: amount(water.between.least, "°C"),
+        most: amount(water.between.most, "°C"),
+      }),
+  );
+  const of = (items: number[]) => items.flatMap((i) => sheet.dough.portions[i] ?? []);
+  const quiet: MixAct[] = ["addByFeel"];
+  // Where adding begins: what is poured at once.
+  const wentIn = $derived(adding?.wentIn ?? null);
+  const put = (grams?: number) => batch.change(() => (mix.wentIn = grams));
+  const refusal = $derived(batch.refusalOf("dough.mix.bowl"));
+</script>
+
+<div class="grid gap-x-7 gap-y-4 xl:grid-cols-2">
+  <section class="min-w-0" aria-labelledby="mix-order">
+    <h2 id="mix-order" class="mb-1 text-[15px] font-bold">{m.mix_order()}</h2>
+    <ol class="grid">
+      {#each mixing.steps as step, i (i)}
+        <li class="grid grid-cols-[30px_minmax(0,1fr)] border-b border-line py-1.5 last:border-0" data-act={step.act}>
+          <b class="text-[19px] text-rim">{i + 1}</b>
+          <div>
+            <p class="font-head leading-tight font-semibold">{stepWords(step, adding !== null && adding !== undefined)}</p>
+            {#if !quiet.includes(step.act)}
+              <p class="text-[14px] text-mute">
+                {#each of(step.items.filter((i) => !(step.act === "pourLiquid" && i === adding?.item && step.items.length === 1))) as p, j (p.part + p.index)}{j
+                    ? ", "
+                    : ""}<b class="text-ink">{amount(p.eachLot, "g")}</b>
+                  {shortName(p.id).toLowerCase()}{/each}
+              </p>
+            {/if}
+          </div>
+        </li>
+      {/each}
+    </ol>
+    <p class="mt-1 font-head font-semibold" data-testid="lots">
+      {sheet.dough.lots.count > 1
+        ? m.lot_of({ count: sheet.dough.lots.count, mass: amount(sheet.dough.lots.each, "g") })
+        : m.one_lot({ mass: amount(sheet.dough.mass, "g") })}
+    </p>
+    <div class="mt-3 grid gap-3">
+      <Choice
+        label={m.fat_when()}
+        value={spec.dough.fat.when}
+        options={[
+          { value: "rubbedIn", label: m.fat_rubbed_in() },
+          { value: "workedIn", label: m.fat_worked_in() },
+        ]}
+        onchange={(v) => (spec.dough.fat.when = v)}
+      />
+      <Choice
+        label={m.kneading()}
+        value={mix.kneading}
+        options={[
+          { value: "none", label: m.knead_none() },
+          { value: "light", label: m.knead_light() },
+          { value: "full", label: m.knead_full() },
+          { value: "machine", label: m.knead_machine() },
+        ]}
+        onchange={(v) => (mix.kneading = v)}
+      />
+    </div>
+  </section>
+  <div class="grid min-w-0 content-start gap-3">
+    {#if adding}
+      <section class="rounded-xl bg-steel p-3" aria-labelledby="bit-by-bit">
+        <h2 id="bit-by-bit" class="text-[15px] font-bold">{m.bit_by_bit()}</h2>
+        <p class="text-[14px]">
+          {m.bit_planned({
+            mass: amount(adding.planned, "g"),
+            item: shortName(sheet.dough.portions[adding.item]?.id ?? "").toLowerCase(),
+            first: amount(adding.atOnce, "g"),
+            back: amount(adding.back, "g"),
+          })}
+        </p>
+        {#if wentIn === null}
+          <button class="button mt-2" onclick={() => put(adding.atOnce)}>{m.bit_begin({ mass: amount(adding.atOnce, "g") })}</button>
+        {:else}
+          <div class="mt-2 flex flex-wrap items-center gap-2">
+            <button class="button !px-3" onclick={() => put(wentIn + adding.spoon)}>+ {m.bit_spoon()}</button>
+            <button class="button !px-3" onclick={() => put(wentIn + adding.smallSpoon)}>+ {m.bit_small_spoon()}</button>
+            <button class="button !px-3" onclick={() => put(Math.max(wentIn - adding.smallSpoon, 0))}>− {m.bit_small_spoon()}</button>
+            <button class="button plain" onclick={() => put()}>{m.bit_clear()}</button>
+          </div>
+          <div class="mt-1 flex items-center gap-2">
+            <span>{m.bit_in()}</span>
+            <span class="w-28"
+              ><AmountField
+                label={m.bit_in()}
+                item={sheet.dough.portions[adding.item]?.id ?? "water"}
+                shown={amount(wentIn, "g")}
+                class="font-head text-[21px] font-bold"
+                onread={(grams) => put(grams)}
+              /></span
+            >
+          </div>
+          <p class="font-head font-semibold" role="status" data-testid="bit-now">
+            {m.bit_now({ mass: amount(wentIn, "g"), share: amount(sheet.dough.hydration, "%"), feel: feelsName[sheet.dough.feel]() })}
+          </p>
+        {/if}
+      </section>
+    {/if}
+    {#if water}
+      <p data-testid="water-heat">
+        <b>{m.water_heat()}: {heat}.</b>
+        {waterReason[water.reason]()}
+      </p>
+    {/if}
+    <div class="flex flex-wrap items-center gap-2">
+      <span>{m.bowl()}</span>
+      <span class="w-28"
+        ><AmountField
+          label={m.bowl()}
+          item="water"
+          shown={mix.bowl ? amount(mix.bowl, "g") : m.any_bowl()}
+          class="font-head text-[19px] font-bold"
+          onread={(g) => batch.change(() => (mix.bowl = g))}
+        /></span
+      >
+      {#if mix.bowl}<button class="button plain" onclick={() => batch.change(() => (mix.bowl = undefined))}>{m.bowl_off()}</button>{/if}
+    </div>
+    {#if refusal}<p class="refusal">{say(refusal)}</p>{/if}
+  </div>
+</div>

@@ -1,0 +1,75 @@
+<script lang="ts">
+  import type { BatchSheet } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { amount, number } from "../../words/format";
+  import { feelsName, shortName } from "../../words/names";
+
+  /** The dough's water, stacked by where it comes from, under the stretches of feel of this very mix. One scale: points of flour. */
+  let { sheet }: { sheet: BatchSheet } = $props();
+  const dough = $derived(sheet.dough);
+  const poured = $derived(["pours", "tooThick", "tooThin"].includes(dough.feel));
+  // A point of gap is so many points of hydration in this liquid.
+  const perGap = $derived((dough.hydrationGood.most - dough.hydrationGood.least) / (dough.marks.soft - dough.marks.firm));
+  const mark = (gap: number) => dough.hydrationOnTarget + gap * perGap;
+  const end = $derived(Math.max(mark(dough.marks.sticky + (poured ? 40 : 10)), dough.hydration + 3));
+  const at = (points: number) => `${((100 * Math.min(Math.max(points, 0), end)) / end).toFixed(2)}%`;
+  const zones = $derived(
+    poured
+      ? [
+          { to: mark(dough.marks.firm), label: m.zone_too_thick(), look: "bg-chilli-soft" },
+          { to: mark(dough.marks.soft), label: m.zone_pours(), look: "bg-leaf-soft" },
+          { to: end, label: m.zone_too_thin(), look: "bg-chilli-soft" },
+        ]
+      : [
+          { to: mark(dough.marks.stiff), label: m.zone_stiff(), look: "bg-chilli-soft" },
+          { to: mark(dough.marks.firm), label: m.zone_firm(), look: "bg-line" },
+          { to: mark(dough.marks.soft), label: m.zone_right(), look: "bg-leaf-soft" },
+          { to: mark(dough.marks.sticky), label: m.zone_soft(), look: "bg-line" },
+          { to: end, label: m.zone_sticky(), look: "bg-chilli-soft" },
+        ],
+  );
+  const starts = $derived([0, ...zones.map((z) => z.to)]);
+  const tints = ["#5f86d6", "#9db7e8", "#c26a8d", "#7fae86", "#d8b36a", "#a58fc7"];
+  const sources = $derived(
+    dough.portions.filter((p) => p.part !== "flour" && p.brings.water > 0.05).toSorted((a, b) => b.brings.water - a.brings.water),
+  );
+</script>
+
+<figure
+  role="img"
+  aria-label="{m.water_bar({ hydration: amount(dough.hydration, '%'), target: amount(dough.hydrationOnTarget, '%') })} {feelsName[
+    dough.feel
+  ]()}"
+  data-testid="water-bar"
+>
+  <div class="mb-1 flex items-baseline justify-between gap-2">
+    <span>{m.hydration()} <b class="text-[19px]">{amount(dough.hydration, "%")}</b></span>
+    <b class="text-[19px] whitespace-nowrap" data-testid="feels">{feelsName[dough.feel]()}</b>
+  </div>
+  <div class="flex h-[20px] gap-0.5 overflow-hidden rounded-t-md text-[13px] leading-none">
+    {#each zones as zone, i (i)}
+      <span
+        class="grid place-items-center overflow-hidden transition-[width] duration-150 {zone.look}"
+        style:width={at(Math.max(Math.min(zone.to, end) - Math.max(starts[i] ?? 0, 0), 0))}>{zone.label}</span
+      >
+    {/each}
+  </div>
+  <div class="relative h-[30px] overflow-hidden rounded-b-md bg-steel">
+    <div class="flex h-full">
+      {#each sources as p, i (p.part + p.index)}
+        <span
+          class="grid place-items-center overflow-hidden border-e border-white px-1 text-[13px] font-semibold whitespace-nowrap text-ink transition-[width] duration-150"
+          style:width={at(p.brings.water)}
+          style:background={tints[i % tints.length]}
+          >{p.brings.water > end * 0.12 ? m.water_from({ item: shortName(p.id), share: number(p.brings.water, 1) }) : ""}</span
+        >
+      {/each}
+    </div>
+    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.hydrationGood.least)}></span>
+    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.hydrationGood.most)}></span>
+    <span
+      class="absolute inset-y-0 w-[4px] bg-ink transition-[inset-inline-start] duration-150"
+      style:inset-inline-start="calc({at(dough.hydration)} - 4px)"
+    ></span>
+  </div>
+</figure>

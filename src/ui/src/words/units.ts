@@ -1,0 +1,45 @@
+import { larder } from "../api/larder.svelte";
+
+const GRAMS_PER_OUNCE = 28.349523125;
+const MM_PER_INCH = 25.4;
+
+/** A figure as this kitchen reads it. Figures are kept in the unit of the core; only here do they change their clothes. */
+export interface View {
+  symbol: string;
+  /** Kept → shown. */
+  to: (kept: number) => number;
+  /** Shown → kept. */
+  from: (shown: number) => number;
+  /** A step of the usual unit as a step of this one. */
+  step: (usual: number) => number;
+  /** Decimal places more than the usual unit needs. */
+  finer: number;
+}
+
+const plain = (symbol: string): View => ({ symbol, to: (v) => v, from: (v) => v, step: (s) => s, finer: 0 });
+const times = (symbol: string, k: number, step: (s: number) => number, finer = 0): View => ({
+  symbol,
+  to: (v) => v * k,
+  from: (v) => v / k,
+  step,
+  finer,
+});
+
+/** @param unit the core's unit; `cm` for a length in millimetres that is read in centimetres. */
+export function viewOf(unit: string): View {
+  const units = larder.view?.units;
+  switch (unit) {
+    case "g":
+      return units?.mass === "ounces" ? times("oz", 1 / GRAMS_PER_OUNCE, (s) => (s >= 5 ? 0.25 : s >= 1 ? 0.05 : 0.02), 1) : plain("g");
+    case "cm":
+      return units?.length === "inches" ? times("in", 1 / MM_PER_INCH, () => 0.25, 1) : times("cm", 0.1, (s) => s);
+    case "°C":
+      return units?.heat === "fahrenheit"
+        ? { symbol: "°F", to: (c) => c * 1.8 + 32, from: (f) => (f - 32) / 1.8, step: (s) => s * 2, finer: 0 }
+        : plain("°C");
+    case "money":
+      return plain(units?.coin ?? "");
+    default:
+      return plain(unit);
+  }
+}

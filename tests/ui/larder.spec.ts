@@ -1,0 +1,180 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "./kitchen";
+
+test.beforeEach(async ({ page, kitchen }) => {
+  await page.goto(`${kitchen.address}/#/larder`);
+  await expect(page.getByTestId("larder-list")).toBeVisible();
+});
+
+test("a value put right is used at once, set back with one press, and undone with another", async ({ bench, page }) => {
+  await page.getByRole("searchbox").fill("strong white");
+  await page.getByRole("button", { name: /Strong white flour/ }).click();
+  await bench.set("Drinks, medium feel", "66");
+  await expect(page.getByText("not kept yet")).toBeVisible();
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByText("Strong white flour is kept.")).toBeVisible();
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await bench.pick("Nigella coils");
+  await expect(page.getByTestId("feels")).toHaveText("on the firm side");
+
+  await page.getByRole("link", { name: "Larder", exact: true }).click();
+  await page.getByRole("searchbox").fill("strong white");
+  await page.getByRole("button", { name: /Strong white flour/ }).click();
+  await page.getByRole("button", { name: "Back to the shipped values" }).click();
+  await expect(bench.number("Drinks, medium feel")).toHaveValue("61");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(bench.number("Drinks, medium feel")).toHaveValue("66");
+});
+
+test("a sack has a thirst of its own and can be baked with", async ({ bench, page }) => {
+  await page.getByRole("searchbox").fill("white wheat");
+  await page.getByRole("button", { name: /White wheat flour/ }).click();
+  await page.getByRole("button", { name: "A sack of a flour" }).click();
+  await bench.number("Name").fill("Sack of Friday");
+  await bench.set("Drinks more than its flour by", "4");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("searchbox").fill("friday");
+  await expect(page.getByTestId("larder-list").getByRole("button")).toContainText("62 %");
+
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await bench.pick("Night-crew squares");
+  await bench.choose("Flour: White wheat flour", "Sack of Friday");
+  await expect(page.getByTestId("feels")).toHaveText("on the firm side");
+  await bench.kept();
+
+  // Taken out of the larder, what was made with it still plans.
+  await page.getByRole("link", { name: "Larder", exact: true }).click();
+  await page.getByRole("searchbox").fill("friday");
+  await page.getByRole("button", { name: /Sack of Friday/ }).click();
+  await page.getByRole("button", { name: "Delete", exact: true }).click();
+  await expect(page.getByTestId("larder-list").getByRole("button")).toHaveCount(0);
+  await page.getByRole("link", { name: "Batch", exact: true }).click();
+  await expect(bench.portion("own-sack-of-friday")).toBeVisible();
+});
+
+test("the larder goes out as a file and comes back the same", async ({ page }) => {
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Export" }).click()]);
+  const file = await download.path();
+  await page.getByRole("button", { name: "Import" }).click();
+  await page.getByLabel("Choose a CSV file").setInputFiles({ name: "larder.csv", mimeType: "text/csv", buffer: readFileSync(file) });
+  await expect(page.getByTestId("import-sums")).toContainText("0 new0 put right");
+  await expect(page.getByText("Everything in it is already so.")).toBeVisible();
+
+  const changed = readFileSync(file, "utf8").replace("Barley flour,flour,0.56", "Barley flour,flour,0.61");
+  await page.getByLabel("Choose a CSV file").setInputFiles({ name: "larder.csv", mimeType: "text/csv", buffer: Buffer.from(changed) });
+  await page.getByRole("button", { name: "Take all 1" }).click();
+  await page.getByRole("searchbox").fill("barley");
+  await page.getByRole("button", { name: /Barley flour/ }).click();
+  await expect(page.getByRole("textbox", { name: "Weighs" })).toHaveValue("0.61");
+});
+
+test.describe("what cannot be", () => {
+  test.use({ expectErrors: /status of 4\d\d/ });
+
+  test("a file with a bad line is shown line by line and nothing of it is taken", async ({ page }) => {
+    const header = "id,name,kind,density_g_ml,water_pct,fat_pct,sugar_pct,salt_pct,kcal_100g\n";
+    const bring = (text: string) =>
+      page.getByLabel("Choose a CSV file").setInputFiles({ name: "x.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+    await page.getByRole("button", { name: "Import" }).click();
+    await bring(`${header},Sorrel,addition,0.2,90,0.5,1,0.1,30\n,Stone,addition,0,0,0,0,0,0\n,Cress,hope,0.2,many,0,0,0,10\n`);
+    await expect(page.getByTestId("import-sums")).toContainText("2 lines cannot be taken");
+    await expect(page.locator('[data-line="3"]')).toContainText("Weighs: From 0.1 g/ml to 3 g/ml.");
+    await expect(page.locator('[data-line="4"]')).toContainText("“many” is no number.");
+    await expect(page.getByRole("button", { name: /^Take/ })).toHaveCount(0);
+
+    await bring("name,weight\nSorrel,3\n");
+    await expect(page.getByRole("alert")).toContainText("These columns are missing: kind,");
+    await page
+      .getByLabel("Choose a CSV file")
+      .setInputFiles({ name: "x.csv", mimeType: "text/csv", buffer: Buffer.alloc(50_000_000, "x") });
+    await expect(page.getByRole("alert")).toContainText("A larder file may have 4 MB. This one has 50 MB.");
+    await page.getByRole("button", { name: "Close" }).click();
+    await page.getByRole("searchbox").fill("sorrel");
+    await expect(page.getByText("Nothing in the larder is called “sorrel”.")).toBeVisible();
+  });
+
+  test("a line that cannot stand keeps what was typed and says why", async ({ bench, page }) => {
+    await page.getByRole("button", { name: "Add", exact: true }).click();
+    await page.getByRole("button", { name: "Keep", exact: true }).click();
+    await expect(page.getByText("Give it a name.")).toBeVisible();
+    await bench.number("Name").fill("water");
+    await bench.set("Weighs", "0");
+    await bench.set("Water", "200");
+    await page.getByRole("button", { name: "Keep", exact: true }).click();
+    await expect(page.getByText("There is already a “water”.")).toBeVisible();
+    await expect(page.getByText("From 0 % to 100 %.")).toBeVisible();
+    await expect(bench.number("Weighs")).toHaveValue("0");
+    await bench.number("Name").fill("Sorrel");
+    await bench.set("Weighs", "0.3");
+    await bench.set("Water", "90");
+    await bench.set("Fat", "30");
+    await page.getByRole("button", { name: "Keep", exact: true }).click();
+    await expect(page.getByRole("alert")).toContainText("come to 120 %");
+    await bench.set("Fat", "plenty");
+    await page.getByRole("button", { name: "Keep", exact: true }).click();
+    await expect(bench.number("Fat")).toHaveAttribute("aria-invalid", "true");
+  });
+
+  test("a vessel without a weighing is none", async ({ page }) => {
+    await page.getByRole("tab", { name: "Cups and units" }).click();
+    await page.getByRole("button", { name: "Add the vessel" }).click();
+    await expect(page.getByText("Give it a name.")).toBeVisible();
+    await expect(page.getByText("From 1 g to 20\u202f000 g.")).toBeVisible();
+  });
+});
+
+test("the cook's own glass, weighed once, is a measure everywhere", async ({ bench, page }) => {
+  await page.getByRole("tab", { name: "Cups and units" }).click();
+  await bench.number("Name").fill("tea glass");
+  await bench.set("Weighs", "160");
+  await page.getByRole("button", { name: "Add the vessel" }).click();
+  await expect(page.getByTestId("vessels")).toContainText("tea glass160 ml");
+
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await bench.pick("Landing rounds");
+  await bench.grams("water").fill("3 tea glasses");
+  await expect(bench.number("Water at hand")).toHaveValue("480");
+  await bench.kept();
+  await page.getByRole("link", { name: "Larder", exact: true }).click();
+  await page.getByRole("tab", { name: "Cups and units" }).click();
+  await page.getByRole("button", { name: "Delete tea glass" }).click();
+  await expect(page.getByTestId("vessels")).not.toContainText("tea glass");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByTestId("vessels")).toContainText("tea glass");
+});
+
+test("units are chosen once and everything reads in them", async ({ bench, page }) => {
+  await page.getByRole("tab", { name: "Cups and units" }).click();
+  for (const unit of ["Ounces", "°F", "Inches"]) await page.getByRole("radio", { name: unit }).click();
+  await page.reload();
+  await expect(page.getByRole("radio", { name: "Ounces" })).toHaveAttribute("aria-checked", "true");
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await bench.pick("Night-crew squares");
+  await expect(bench.number("One ball")).toHaveValue("2.82");
+  await expect(bench.grams("ghee")).toHaveValue("1.24 oz");
+  await bench.open("Pan");
+  await expect(bench.number("Pan, when it goes on")).toHaveValue("417");
+  await bench.set("Pan, when it goes on", "400");
+  await expect(page.getByTestId("keeping")).toHaveAttribute("data-keeping", "kept");
+  await bench.open("Roll");
+  await expect(bench.number("Round, across")).toHaveValue("7.09");
+  await bench.set("Round, across", "8");
+  await expect(bench.stratum("roll")).toContainText("8 in");
+});
+
+test("five thousand lines scroll and are found like fifty", async ({ page, kitchen }) => {
+  const lines = Array.from({ length: 5000 }, (_, i) => `own-x${i},Herb number ${i},addition,0.2,90,0,0,0,20`).join("\n");
+  const answer = await page.request.post(`${kitchen.address}/api/larder/import?take=true`, {
+    headers: { "content-type": "text/csv" },
+    data: `id,name,kind,density_g_ml,water_pct,fat_pct,sugar_pct,salt_pct,kcal_100g\n${lines}\n`,
+  });
+  expect((await answer.json()).taken).toBe(true);
+  await page.reload();
+  const list = page.getByTestId("larder-list");
+  await page.getByLabel("Kind", { exact: true }).selectOption("addition");
+  await list.evaluate((e) => (e.scrollTop = e.scrollHeight));
+  await expect(list.getByRole("listitem").last()).toHaveAttribute("aria-posinset", "5005");
+  expect(await list.getByRole("listitem").count()).toBeLessThan(60);
+  await page.getByRole("searchbox").fill("number 4321");
+  await expect(list.getByRole("button")).toHaveCount(1);
+});
