@@ -62,6 +62,59 @@ const redraws = await page.evaluate(async () => {
   return times;
 });
 row("change to redrawn screen, p50 / p95", `${ms(quantile(redraws, 0.5))} / ${ms(quantile(redraws, 0.95))}`, "p95 100 ms");
+
+// Typing grams into the ledger until the whole ledger is repainted.
+await page.getByRole("tab", { name: "Dough" }).click();
+await page.getByRole("textbox", { name: "White wheat flour, weight" }).waitFor();
+const ledger = await page.evaluate(async () => {
+  const flour = document.querySelector('[aria-label="White wheat flour, weight"]');
+  const water = document.querySelector('[aria-label="Water, weight"]');
+  const painted = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  const times = [];
+  for (let i = 0; i < 120; i++) {
+    const before = water.value;
+    const from = performance.now();
+    flour.focus();
+    flour.value = String(900 + ((i * 70) % 600));
+    flour.dispatchEvent(new Event("input", { bubbles: true }));
+    while (water.value === before) await painted();
+    await painted();
+    times.push(performance.now() - from);
+  }
+  return times;
+});
+row("typed grams to repainted ledger, p50 / p95", `${ms(quantile(ledger, 0.5))} / ${ms(quantile(ledger, 0.95))}`, "p95 100 ms");
+
+// A larder of five thousand lines: read, shown, searched.
+const lines = Array.from({ length: 5000 }, (_, i) => `own-x${i},Herb number ${i},addition,0.2,90,0,0,0,20`).join("\n");
+const file = `id,name,kind,density_g_ml,water_pct,fat_pct,sugar_pct,salt_pct,kcal_100g\n${lines}\n`;
+const bring = async (take) => {
+  const from = performance.now();
+  await (
+    await fetch(`${server.address}/api/larder/import?take=${take}`, { method: "POST", headers: { "content-type": "text/csv" }, body: file })
+  ).json();
+  return performance.now() - from;
+};
+row("larder file of 5000 lines previewed", ms(await bring(false)), "1000 ms");
+await bring(true);
+await page.goto(`${server.address}/#/larder`);
+await page.reload();
+await page.getByRole("searchbox").waitFor();
+const searches = await page.evaluate(async () => {
+  const field = document.querySelector("[data-find]");
+  const list = document.querySelector("[data-testid=larder-list] ul");
+  const times = [];
+  for (let i = 0; i < 60; i++) {
+    const before = list.style.height;
+    const from = performance.now();
+    field.value = i % 2 ? "" : `number ${10 + i}`;
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    while (list.style.height === before) await Promise.resolve();
+    times.push(performance.now() - from);
+  }
+  return times;
+});
+row("search in 5000 lines, p50 / p95", `${ms(quantile(searches, 0.5))} / ${ms(quantile(searches, 0.95))}`, "30 ms");
 await browser.close();
 await server.stop();
 server.clear();

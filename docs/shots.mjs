@@ -37,7 +37,7 @@ const shots = {
     { width: 820, height: 1160 },
     async (page) => {
       await stage("Fenugreek triangles", "Dough")(page);
-      await page.getByRole("link", { name: "Card to print" }).click();
+      await page.getByRole("link", { name: "Card" }).click();
     },
   ],
   larder: [
@@ -61,25 +61,30 @@ const shots = {
   "batch-pan": [wide, stage("Night-crew squares", "Pan")],
   log: [wide, async (page) => void (await page.goto(`${server.address}/#/log`))],
   "narrow-shelf": [narrow, async () => {}],
+  cups: [wide, async (page) => void (await page.goto(`${server.address}/#/larder/cups`))],
+  "narrow-dough": [narrow, stage("Jug rounds", "Dough")],
   "narrow-fold": [narrow, stage("Night-crew squares", "Fold")],
   "narrow-log": [narrow, async (page) => void (await page.goto(`${server.address}/#/log`))],
 };
 
-for (const [name, [viewport, go]] of Object.entries(shots)) {
-  if (only.length && !only.includes(name)) continue;
-  const context = await browser.newContext({ viewport, reducedMotion: "reduce", timezoneId: "UTC" });
-  const page = await context.newPage();
-  page.on("console", (m) => m.type() === "error" && console.error(`${name}: ${m.text()}`));
-  page.on("pageerror", (e) => console.error(`${name}: ${e.message}`));
-  await page.goto(`${server.address}/#/`);
-  await page.getByTestId("shelf").getByRole("listitem").first().waitFor();
-  await go(page);
-  await page.waitForLoadState("networkidle");
-  await page.evaluate(() => document.fonts.ready);
-  await page.screenshot({ path: join(folder, `${name}.png`) });
-  await context.close();
+try {
+  for (const [name, [viewport, go]] of Object.entries(shots)) {
+    if (only.length && !only.includes(name)) continue;
+    const context = await browser.newContext({ viewport, reducedMotion: "reduce", timezoneId: "UTC" });
+    const page = await context.newPage();
+    page.on("console", (m) => m.type() === "error" && console.error(`${name}: ${m.text()}`));
+    page.on("pageerror", (e) => console.error(`${name}: ${e.message}`));
+    await page.goto(`${server.address}/#/`);
+    await page.getByTestId("shelf").getByRole("listitem").first().waitFor();
+    await go(page);
+    await page.waitForLoadState("networkidle");
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    await context.close();
+  }
+} finally {
+  // A picture that fails leaves no server behind.
+  await browser.close();
+  await server.stop();
+  server.clear();
 }
-
-await browser.close();
-await server.stop();
-server.clear();

@@ -3,6 +3,7 @@ namespace Ystrata.Core;
 /// <summary>Everything that follows from a <see cref="BatchSpec"/>, one part a stage, and what to watch.</summary>
 /// <param name="Stages">The stages this batch goes through, in order: a batter is neither balled nor folded.</param>
 /// <param name="Allergens">In anything that goes in or on it.</param>
+/// <param name="Measures">Spoons for the masses of the spec, by their field.</param>
 public sealed record BatchSheet(
     IReadOnlyList<Stage> Stages,
     DoughSheet Dough,
@@ -15,6 +16,7 @@ public sealed record BatchSheet(
     Section Section,
     CostSheet Cost,
     IReadOnlyList<Allergen> Allergens,
+    IReadOnlyDictionary<string, KitchenMeasure> Measures,
     IReadOnlyList<Note> Notes);
 
 /// <summary>From decisions to sheet: pure, the same for the same input, in the order of the work.</summary>
@@ -66,6 +68,7 @@ public static class Planner
             Section.Of(rolled),
             CostSheet.Of(dough, used, balls.Count, larder),
             [.. dough.Portions.Where(p => p.Mass.Value > 0).Select(p => p.Id).Concat(used.Select(u => u.Id)).SelectMany(id => larder[id].Allergens).Distinct().Order()],
+            SpecMeasures.Of(spec, larder),
             [
                 .. DoughNotes.Of(spec, dough, solved, larder),
                 .. RestNotes.Of(spec, rest, dough),

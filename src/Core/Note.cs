@@ -54,6 +54,8 @@ public enum NoteCode
     RestShort,
     RestEnough,
     RestBest,
+    BatterStood,
+    BatterStandLonger,
     DivideCold,
     WarmFirst,
     PouredThin,

@@ -52,10 +52,10 @@ public static class SpecCheck
     public static IReadOnlyList<Limit> Limits { get; } =
     [
         new("start.pieces", 1, DoughSolver.MostPieces, ""),
-        new("start.flour", 1, 100_000, Grams.Unit),
-        new("start.liquid", 0.1, 100_000, Grams.Unit),
-        new("start.filling", 0.1, 100_000, Grams.Unit),
-        new("start.fillingEach", 0.1, 1000, Grams.Unit),
+        new("start.flour", 1, 500_000, Grams.Unit),
+        new("start.liquid", 0.1, 500_000, Grams.Unit),
+        new("start.filling", 0.1, 500_000, Grams.Unit),
+        new("start.fillingEach", 0.1, 2000, Grams.Unit),
         new("start.people", 1, DoughSolver.MostPieces, ""),
         new("start.each", 0.001, 500, ""),
         new("dough.flours[].parts", 0.1, 1000, ""),

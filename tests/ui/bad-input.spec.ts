@@ -1,6 +1,6 @@
 import { expect, refusedRequests, test } from "./kitchen";
 
-test.use({ expectErrors: refusedRequests });
+test.use({ expectErrors: refusedRequests, sharesKitchen: true });
 
 // Every dial, by the bench it stands on.
 const dials: [string, string, string][] = [

@@ -1,5 +1,7 @@
 import { expect, test } from "./kitchen";
 
+test.use({ sharesKitchen: true });
+
 test("the ledger takes other flours, liquids, fats and additions", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   // Grams stand under each other, whatever else a line holds.
@@ -91,6 +93,17 @@ test.describe("what cannot be", () => {
     await bench.grams("water").fill("600");
     await expect(page.getByTestId("water-bar")).toContainText("51.1 %");
     await expect(page.getByTestId("feels")).toHaveText("stiff");
+    await bench.kept();
+  });
+
+  test("shares of flour that cannot be are said where they were typed", async ({ bench, page }) => {
+    await bench.pick("Beet quarters");
+    const before = await bench.grams("flour-atta").inputValue();
+    await bench.number("White wheat flour, percent of flour").fill("150");
+    await expect(page.locator("#problem-flour-0")).toHaveText(/from 0.1 % to 99.9 %/);
+    await expect(bench.grams("flour-atta")).toHaveValue(before);
+    await bench.number("White wheat flour, percent of flour").fill("80");
+    await expect(bench.number("Stone-ground whole durum or wheat, percent of flour")).toHaveValue("20");
     await bench.kept();
   });
 

@@ -1,5 +1,7 @@
 import { expect, test } from "./kitchen";
 
+test.use({ sharesKitchen: true });
+
 test.beforeEach(async ({ bench }) => {
   await bench.pick("Night-crew squares");
   await bench.open("Fold");

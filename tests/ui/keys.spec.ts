@@ -1,5 +1,7 @@
 import { expect, test } from "./kitchen";
 
+test.use({ sharesKitchen: true });
+
 test("a whole batch by keyboard alone", async ({ bench, page }) => {
   await page.getByRole("button", { name: "First-ferry squares", exact: true }).focus();
   await page.keyboard.press("Enter");
@@ -67,4 +69,49 @@ test("the question mark shows every key, and Escape puts it away", async ({ page
   await expect(page.getByRole("dialog")).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toHaveCount(0);
+});
+
+test("a dough by keyboard alone: a list is found in, a pin is pressed, a tab is opened", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await page.getByLabel("Add seeds, leaves, spice").focus();
+  await page.keyboard.press("Enter");
+  await page.keyboard.type("nigel");
+  await expect(page.getByRole("option")).toHaveCount(1);
+  await page.keyboard.press("Enter");
+  await expect(bench.portion("seed-nigella")).toBeVisible();
+
+  await page.getByLabel("Dough fat: Ghee").focus();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await expect(bench.portion("butter")).toBeVisible();
+
+  await page.getByRole("button", { name: "Fix White wheat flour as it is" }).focus();
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("radio", { name: "Flour", exact: true })).toHaveAttribute("aria-checked", "true");
+  await page.getByRole("radio", { name: "Flour", exact: true }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("radio", { name: "Water", exact: true })).toBeFocused();
+
+  await page.getByRole("tab", { name: "Weigh" }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("button", { name: /Begin with/ })).toBeVisible();
+  await page.keyboard.press("]");
+  await expect(page.getByRole("heading", { level: 1, name: "Rest" })).toBeVisible();
+});
+
+test("the larder by keyboard alone", async ({ page }) => {
+  await page.keyboard.press("5");
+  await page.keyboard.press("/");
+  await expect(page.getByRole("searchbox", { name: "Find in the larder" })).toBeFocused();
+  await page.keyboard.type("radish");
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("button", { name: /White radish/ })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("form", { name: "White radish" })).toBeVisible();
+  await page.getByRole("textbox", { name: "Salt draws of its water" }).focus();
+  await page.keyboard.type("33");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("White radish is kept.")).toBeVisible();
 });

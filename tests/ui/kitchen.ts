@@ -3,16 +3,23 @@ import { startServer } from "./server.mjs";
 
 type Server = Awaited<ReturnType<typeof startServer>>;
 
-/** Every test has a demo kitchen of its own, and fails on any error in the browser's console, a blocked script or style among them. */
-export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: RegExp }>({
+async function serve(use: (server: Server) => Promise<void>) {
+  const server = await startServer();
+  await use(server);
+  await server.stop();
+  server.clear();
+}
+
+/**
+ * Every test has a demo kitchen of its own, and fails on any error in the browser's console, a blocked script or style among them.
+ * Tests that leave breads and larder as they are may share one (`sharesKitchen`), since a start costs more than most of them.
+ */
+export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: RegExp; sharesKitchen: boolean }, { shared: Server }>({
   expectErrors: [/^$/, { option: true }],
+  sharesKitchen: [false, { option: true }],
   // eslint-disable-next-line no-empty-pattern
-  kitchen: async ({}, use) => {
-    const server = await startServer();
-    await use(server);
-    await server.stop();
-    server.clear();
-  },
+  shared: [async ({}, use) => serve(use), { scope: "worker" }],
+  kitchen: async ({ sharesKitchen, shared }, use) => (sharesKitchen ? use(shared) : serve(use)),
   // Auto: every test begins on the shelf and is watched for errors, whether it asks for the bench or not.
   bench: [
     async ({ page, kitchen, expectErrors }, use) => {

@@ -162,6 +162,19 @@ test("units are chosen once and everything reads in them", async ({ bench, page 
   await expect(bench.stratum("roll")).toContainText("8 in");
 });
 
+test("a kitchen that measures in cups reads cups first, and its spoons stand beside every mass", async ({ bench, page }) => {
+  await page.getByRole("tab", { name: "Cups and units" }).click();
+  await page.getByRole("radio", { name: "Cups first" }).click();
+  await page.getByRole("radio", { name: "US, 236.6 ml" }).click();
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await bench.pick("Night-crew squares");
+  await expect(bench.number("White wheat flour, in cups and spoons")).toHaveValue("9⅓ cups");
+  await page.getByRole("tab", { name: "Mix" }).click();
+  await expect(page.getByRole("list").filter({ hasText: "Mix dry" })).toContainText("9⅓ cups (1\u202f175 g)");
+  await bench.open("Sheet");
+  await expect(page.getByText("1¼ tsp")).toBeVisible();
+});
+
 test("five thousand lines scroll and are found like fifty", async ({ page, kitchen }) => {
   const lines = Array.from({ length: 5000 }, (_, i) => `own-x${i},Herb number ${i},addition,0.2,90,0,0,0,20`).join("\n");
   const answer = await page.request.post(`${kitchen.address}/api/larder/import?take=true`, {

@@ -80,18 +80,22 @@ test.describe("what cannot be", () => {
   });
 });
 
-for (const format of ["A4", "Letter"] as const) {
-  test(`the card of every bread prints on one page of ${format}`, async ({ bench, page }) => {
-    const breads = await page.getByTestId("shelf").getByRole("heading").allInnerTexts();
-    expect(breads.length).toBe(8);
-    for (const bread of breads) {
-      await page.getByRole("link", { name: "Shelf", exact: true }).click();
-      await bench.pick(bread);
-      await page.getByRole("link", { name: "Card" }).click();
-      await expect(page.getByTestId("card")).toContainText(bread);
-      await expect(page.getByTestId("card").getByRole("listitem").last()).toContainText("Pan at");
-      const pdf = (await page.pdf({ format })).toString("latin1");
-      expect(pdf.match(/\/Type\s*\/Page\b/g), bread).toHaveLength(1);
-    }
-  });
-}
+test.describe("cards", () => {
+  test.use({ sharesKitchen: true });
+
+  for (const format of ["A4", "Letter"] as const) {
+    test(`the card of every bread prints on one page of ${format}`, async ({ bench, page }) => {
+      await expect(page.getByTestId("shelf").getByRole("heading")).toHaveCount(8);
+      const breads = await page.getByTestId("shelf").getByRole("heading").allInnerTexts();
+      for (const bread of breads) {
+        await page.getByRole("link", { name: "Shelf", exact: true }).click();
+        await bench.pick(bread);
+        await page.getByRole("link", { name: "Card" }).click();
+        await expect(page.getByTestId("card")).toContainText(bread);
+        await expect(page.getByTestId("card").getByRole("listitem").last()).toContainText("Pan at");
+        const pdf = (await page.pdf({ format })).toString("latin1");
+        expect(pdf.match(/\/Type\s*\/Page\b/g), bread).toHaveLength(1);
+      }
+    });
+  }
+});

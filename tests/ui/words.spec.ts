@@ -1,5 +1,7 @@
 import { expect, test } from "./kitchen";
 
+test.use({ sharesKitchen: true });
+
 /* eslint-disable @typescript-eslint/no-explicit-any -- the specs here are spoilt on purpose */
 // Figures that bring out every note there is, each on the plain bread with something wrong.
 const spoils: Record<string, (spec: any) => void> = {
@@ -63,6 +65,7 @@ const spoils: Record<string, (spec: any) => void> = {
   "a thin batter": (s) => {
     s.dough.feel = "batter";
     s.dough.hydration = 240;
+    s.rest.time = 5;
   },
   "sweet, much leaven, a small sack": (s) => {
     s.start = { ...s.start, by: "flour", flour: 170 };
@@ -113,7 +116,7 @@ test("every note has its words and every word its figure", async ({ bench, page,
     expect(made.status(), await made.text()).toBe(201);
     await page.goto(`${kitchen.address}/#/batch/${(await made.json()).id}`);
     await expect(page.getByLabel("Name of the batch")).toHaveValue(name);
-    await expect(page.getByRole("tab", { name: "Dough" })).toBeVisible();
+    await expect(bench.stratum("pan")).toContainText(" s");
     for (const stage of await page.locator("[data-stage]").evaluateAll((all) => all.map((e) => e.getAttribute("data-stage") ?? ""))) {
       await bench.stratum(stage).click();
       for (const note of await page.locator("[data-note]").all()) {

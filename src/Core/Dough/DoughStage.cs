@@ -36,8 +36,11 @@ public enum DoughFeel
 public sealed record FeelMarks(Percent Stiff, Percent Firm, Percent Soft, Percent Sticky);
 
 /// <summary>Every figure a batch could start from, as it follows: switching to it changes nothing.</summary>
+/// <param name="Ball">One ball, or ladleful, as planned.</param>
+/// <param name="Thickness">Of the round that ball makes.</param>
 /// <param name="LiquidId">The liquid a start from liquid would fix; nothing when all are fixed by mass.</param>
-public sealed record StartSheet(int Pieces, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
+public sealed record StartSheet(
+    int Pieces, Grams Ball, Millimetres Thickness, Millilitres Ladle, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
 
 /// <summary>The same dough in several bowls, mixed in turn.</summary>
 public sealed record Lots(int Count, Grams Each);
@@ -143,6 +146,9 @@ public static class DoughStage
         var eats = start.By == StartBy.People ? start.Each : (double)solved.Count / start.People;
         return new(
             solved.Count,
+            solved.PlannedBall,
+            Round.ThicknessOf(solved.PlannedBall, SquareCentimetres.OfRound(spec.Roll.Diameter), Round.DensityOf(spec.Dough)),
+            new(solved.PlannedBall.Value / solved.Bowl.DensityOf(solved.Grams).Value),
             solved.Flour,
             solved.Bowl.Anchor >= 0 ? new Grams(solved.Grams[solved.Bowl.Anchor]) : null,
             solved.Bowl.Anchor >= 0 ? solved.Bowl.Lines[solved.Bowl.Anchor].Item.Id : null,

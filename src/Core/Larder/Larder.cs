@@ -14,7 +14,7 @@ public sealed class Larder
         byId = ingredients.ToDictionary(i => i.Id, StringComparer.Ordinal);
         foreach (var lot in byId.Values.Where(i => i.Lot is not null).ToList())
         {
-            byId[lot.Id] = FromBag(lot);
+            byId[lot.Id] = Settled(lot);
         }
 
         Measuring = measuring ?? Measuring.Usual;
@@ -37,11 +37,20 @@ public sealed class Larder
     /// <summary>The id of what is called so, whatever the case; nothing when nothing is.</summary>
     public string? Called(string name) => byName.Value.GetValueOrDefault(name.Trim());
 
-    // A lot of a lot, or of nothing, keeps the values it has.
-    private Ingredient FromBag(Ingredient lot) =>
-        lot.Lot is { } l && byId.TryGetValue(l.Of, out var flour) && flour is { Lot: null, Absorption: { } drinks }
-            ? flour with { Id = lot.Id, Name = lot.Name, Note = lot.Note, Price = lot.Price ?? flour.Price, Lot = l, Origin = lot.Origin, Absorption = drinks + l.Thirst }
-            : lot;
+    /// <summary>A lot with the values of the flour it is a bag of; anything else, and a lot of a lot or of nothing, as it is.</summary>
+    public Ingredient Settled(Ingredient item) =>
+        item.Lot is { } lot && byId.TryGetValue(lot.Of, out var flour) && flour is { Lot: null, Absorption: { } drinks }
+            ? flour with
+            {
+                Id = item.Id,
+                Name = item.Name,
+                Note = item.Note,
+                Price = item.Price ?? flour.Price,
+                Lot = lot,
+                Origin = item.Origin,
+                Absorption = drinks + lot.Thirst,
+            }
+            : item;
 
     private static IEnumerable<Ingredient> ReadShipped()
     {

@@ -24,6 +24,12 @@ public static class RestNotes
             };
             yield return new(code, Stage.Rest, rest.End == RestEnd.Safety ? Weight.Caution : Weight.Wrong, window);
         }
+        else if (spec.Dough.Feel == Feel.Batter)
+        {
+            yield return rest.Time.Value < rest.Least.Value
+                ? new(NoteCode.BatterStandLonger, Stage.Rest, Weight.Watch, window)
+                : new(NoteCode.BatterStood, Stage.Rest, Weight.Right, window);
+        }
         else if (rest.Time.Value < rest.Least.Value)
         {
             yield return new(NoteCode.RestShort, Stage.Rest, Weight.Watch, [.. window, .. costs]);

@@ -25,34 +25,6 @@ public sealed record LarderView(
     IReadOnlyList<Vessel> Vessels,
     Units Units);
 
-/// <summary>A line of the larder as the cook gives it. A lot needs only its name, its flour and its thirst; the rest is that flour's.</summary>
-public sealed record ItemBody(
-    string Name,
-    IngredientKind Kind,
-    Density Density,
-    Percent Water,
-    Percent Fat,
-    Percent Sugar,
-    Percent Salt,
-    double KcalPer100G,
-    Percent? Absorption,
-    Celsius? SmokePoint,
-    double? Holding,
-    Percent? Draw,
-    Percent? Squeeze,
-    string Note,
-    FlourTraits? Traits,
-    IReadOnlyList<Allergen> Allergens,
-    Price? Price,
-    Lot? Lot)
-{
-    public Ingredient ToIngredient(string id, Larder larder) =>
-        Lot is { } lot && larder.TryGet(lot.Of, out var flour) && flour is { Lot: null, Absorption: { } drinks }
-            ? flour with { Id = id, Name = Name.Trim(), Note = Note.Trim(), Price = Price ?? flour.Price, Lot = lot, Absorption = drinks + lot.Thirst, Origin = Origin.Own }
-            : new(id, Name.Trim(), Kind, Density, Water, Fat, Sugar, Salt, KcalPer100G, Absorption, SmokePoint, Holding, Draw, Squeeze, Note.Trim(), Traits,
-                [.. Allergens.Distinct()], Price, Lot, Origin.Own);
-}
-
 /// <summary>What a larder file would do, or did.</summary>
 /// <param name="Taken">True when it was taken whole.</param>
 public sealed record ImportView(bool Taken, IReadOnlyList<string> Added, IReadOnlyList<string> Changed, int Same, IReadOnlyList<BadLine> Bad);
@@ -99,20 +71,21 @@ public static class LarderEndpoints
         return Results.Ok(body);
     }
 
-    private static IResult Add(ItemBody body, KitchenLarder kitchen)
+    // The id is the path's or made from the name, and where it comes from is the kitchen's to say.
+    private static IResult Add(Ingredient body, KitchenLarder kitchen)
     {
         var id = ItemIds.New(body.Name, taken => kitchen.Now.TryGet(taken, out _));
         return Keep(id, body, kitchen) ?? Results.Created($"/api/larder/items/{id}", kitchen.Now[id]);
     }
 
-    private static IResult Change(string id, ItemBody body, KitchenLarder kitchen) =>
+    private static IResult Change(string id, Ingredient body, KitchenLarder kitchen) =>
         kitchen.Now.TryGet(id, out var there) && there!.Origin != Origin.Gone
             ? Keep(id, body, kitchen) ?? Results.Ok(kitchen.Now[id])
             : Results.NotFound();
 
-    private static IResult? Keep(string id, ItemBody body, KitchenLarder kitchen)
+    private static IResult? Keep(string id, Ingredient body, KitchenLarder kitchen)
     {
-        var item = body.ToIngredient(id, kitchen.Now);
+        var item = kitchen.Now.Settled(body with { Id = id, Name = body.Name.Trim(), Note = body.Note.Trim(), Allergens = [.. body.Allergens.Distinct()], Origin = Origin.Own });
         if (Problems.From(IngredientCheck.Check(item, kitchen.Now)) is { } problem)
         {
             return problem;

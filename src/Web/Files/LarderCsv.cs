@@ -231,9 +231,7 @@ public static class LarderCsv
                 Figure("price") is { } price ? new Price(new(price), new(Figure("pack_g") ?? 1000)) : null,
                 Text("lot_of") is { Length: > 0 } of ? new Lot(of, new(Figure("thirst_pct") ?? 0)) : null,
                 there?.Origin ?? Origin.Own);
-            return item.Lot is { } lot && larder.TryGet(lot.Of, out var flour) && flour is { Lot: null, Absorption: { } drinks }
-                ? flour with { Id = id, Name = name, Note = item.Note, Price = item.Price ?? flour.Price, Lot = lot, Absorption = drinks + lot.Thirst, Origin = item.Origin }
-                : item;
+            return larder.Settled(item);
         }
 
         private FlourTraits? Traits(Ingredient? there)

@@ -32,7 +32,10 @@ class Batch {
   spec = $state<BatchSpec | null>(null);
 
   sheet = $state.raw<BatchSheet | null>(null);
-  refusals = $state.raw<Refusal[]>([]);
+  // Planning and keeping each refuse for themselves: whichever answers last does not wipe out the other.
+  private unworkable = $state.raw<Refusal[]>([]);
+  private unkeepable = $state.raw<Refusal[]>([]);
+  refusals = $derived([...this.unworkable, ...this.unkeepable.filter((k) => !this.unworkable.some((w) => w.field === k.field))]);
   keeping = $state<Keeping>("new");
   keptAt = $state<string | null>(null);
   private wanted = $state<Stage>("dough");
@@ -121,7 +124,8 @@ class Batch {
     clearTimeout(this.timer);
     Object.assign(this, batch);
     this.sheet = null;
-    this.refusals = [];
+    this.unworkable = [];
+    this.unkeepable = [];
     void this.plan();
   }
 
@@ -139,7 +143,7 @@ class Batch {
         const { data, error } = await api.POST("/api/plan", { body: spec });
         if (this.planAgain) continue;
         if (data) this.sheet = data;
-        this.refusals = data ? [] : refusalsOf(error);
+        this.unworkable = data ? [] : refusalsOf(error);
       } while (this.planAgain);
     } catch {
       setTimeout(() => void this.plan(), TRY_AGAIN_MS);
@@ -170,10 +174,11 @@ class Batch {
         changes.shelf++;
         if (data.id !== id && router.location.startsWith("/batch")) void replace(`/batch/${data.id}`);
         this.keptAt = data.changedAt;
+        this.unkeepable = [];
         if (newest) this.keeping = "kept";
       } else if (newest) {
         this.keeping = "refused";
-        this.refusals = refusalsOf(error).map((r) => ({ ...r, field: r.field.replace(/^spec\./, "") }));
+        this.unkeepable = refusalsOf(error).map((r) => ({ ...r, field: r.field.replace(/^spec\./, "") }));
       }
     } catch {
       this.keeping = "unreachable";

@@ -31,7 +31,14 @@ function step(by: number): void {
   batch.open = batch.stages[Math.min(Math.max(at, 0), batch.stages.length - 1)] ?? batch.open;
 }
 
+const FRAMES = 60;
+
+/** To the finding of this place; a place that has none sends to the shelf. A place that is just being opened is waited for. */
 async function find(): Promise<void> {
-  if (!document.querySelector("[data-find]")) await push("/");
-  requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-find]")?.focus());
+  if (/^\/(batch|card)/.test(router.location)) await push("/");
+  for (let i = 0; i < FRAMES; i++) {
+    const field = document.querySelector<HTMLElement>("[data-find]");
+    if (field) return field.focus();
+    await new Promise(requestAnimationFrame);
+  }
 }

@@ -156,6 +156,27 @@ public class DoughTests
         Assert.Equal(water * 0.1, planned.Mixing.Adding!.Back.Value, 9);
     }
 
+    [Fact]
+    public void What_a_batch_could_start_from_is_the_plan_and_not_what_went_in()
+    {
+        var sheet = Breads.Plan(Breads.White(d => d with { Mix = d.Mix with { WentIn = new(600) } }));
+
+        Assert.Equal(80, sheet.Dough.Start.Ball.Value, 9);
+        Assert.Equal(Round.ThicknessOf(new(80), SquareCentimetres.OfRound(new(180))).Value, sheet.Dough.Start.Thickness.Value, 9);
+        Assert.True(sheet.Balls.Mass.Value < 80);
+    }
+
+    [Fact]
+    public void Masses_by_the_piece_have_their_spoon()
+    {
+        var measures = Breads.Plan(Breads.Letter, Breads.Ghee(2.3), Breads.Letter).Measures;
+
+        // 6 g of ghee at 0.91 g/ml are 6.6 ml, 1⅓ teaspoons; spoons are marked in quarters: 1¼.
+        Assert.Equal(("tsp", 15), (measures["sheet.fatMass"].Vessel, measures["sheet.fatMass"].Twelfths));
+        Assert.Equal(("tsp", 6), (measures["fold.steps[1].mass"].Vessel, measures["fold.steps[1].mass"].Twelfths));
+        Assert.False(measures.ContainsKey("sheet.dustMass"));
+    }
+
     [Theory]
     [InlineData("flour-white", "ghee", FatWhen.RubbedIn, "MixDry RubInFat PourLiquid AddByFeel Knead")]
     [InlineData("flour-white", "oil-sunflower", FatWhen.WorkedIn, "MixDry PourLiquid AddByFeel WorkInFat Knead")]

@@ -52,6 +52,16 @@ public class LadleTests
     }
 
     [Fact]
+    public void A_batter_stands_and_neither_shrinks_nor_tears()
+    {
+        BatchSheet Stood(double minutes) => Breads.Plan(Batter() with { Rest = RestSpec.CoveredFor(minutes) });
+
+        Assert.True(Stood(30).Has(NoteCode.BatterStood));
+        Assert.True(Stood(5).Has(NoteCode.BatterStandLonger));
+        Assert.False(Stood(5).Has(NoteCode.RestShort));
+    }
+
+    [Fact]
     public void This_flour_makes_so_many_ladles()
     {
         var spec = Batter();

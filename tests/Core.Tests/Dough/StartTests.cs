@@ -50,15 +50,14 @@ public class StartTests
             Interlocked.Increment(ref worked);
             var first = Breads.Plan(spec);
             var start = first.Dough.Start;
-            var ladle = first.Dough.Ball.Value / first.Dough.Density.Value;
             foreach (var by in Modes)
             {
                 // What a cook does: keep what came out, fix another figure of it.
                 var again = Breads.Plan(spec with
                 {
                     Start = new(by, start.Pieces, start.Flour, start.Liquid!.Value, start.Filling, start.FillingEach, start.People, start.Each),
-                    Balls = spec.Balls with { By = BallBy.Mass, Mass = first.Dough.Ball },
-                    Ladle = spec.Ladle with { Volume = new(ladle) },
+                    Balls = spec.Balls with { By = BallBy.Mass, Mass = start.Ball },
+                    Ladle = spec.Ladle with { Volume = start.Ladle },
                 });
 
                 Assert.Equal(first.Balls.Count, again.Balls.Count);

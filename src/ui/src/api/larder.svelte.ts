@@ -8,6 +8,7 @@ class Larder {
   private limits = $derived(
     new Map<string, Limit>([...(this.view?.limits ?? []), ...(this.view?.logLimits ?? [])].map((l) => [l.field, l])),
   );
+  private unitsSet = 0;
   private itemLimits = $derived(new Map<string, Limit>((this.view?.itemLimits ?? []).map((l) => [l.field, l])));
 
   async fetch(): Promise<void> {
@@ -31,9 +32,14 @@ class Larder {
     return (this.view?.ingredients ?? []).filter((i) => i.origin !== "gone" && kinds.includes(i.kind));
   }
 
-  async setUnits(units: Units): Promise<void> {
-    const { data } = await api.PUT("/api/larder/units", { body: units });
-    if (data) await this.fetch();
+  /** Several presses in a row build on each other, whichever answer comes last. */
+  async setUnits(change: Partial<Units>): Promise<void> {
+    if (!this.view) return;
+    const mine = ++this.unitsSet;
+    const units = { ...this.view.units, ...change };
+    this.view = { ...this.view, units };
+    await api.PUT("/api/larder/units", { body: units });
+    if (mine === this.unitsSet) await this.fetch();
   }
 }
 

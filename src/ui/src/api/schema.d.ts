@@ -464,6 +464,10 @@ export interface components {
             cost: components["schemas"]["CostSheet"];
             /** @description In anything that goes in or on it. */
             allergens: components["schemas"]["Allergen"][];
+            /** @description Spoons for the masses of the spec, by their field. */
+            measures: {
+                [key: string]: components["schemas"]["KitchenMeasure"];
+            };
             notes: components["schemas"]["Note"][];
         };
         /** @description What the cook decided, stage by stage. Everything else follows from it through Planner. */
@@ -854,29 +858,6 @@ export interface components {
          * @enum {unknown}
          */
         IngredientKind: "flour" | "separator" | "binder" | "fat" | "liquid" | "puree" | "salt" | "seasoning" | "leaven" | "addition" | "vegetable" | "mash" | "dairy" | "meat" | "sweet";
-        /** @description A line of the larder as the cook gives it. A lot needs only its name, its flour and its thirst; the rest is that flour's. */
-        ItemBody: {
-            name: string;
-            kind: components["schemas"]["IngredientKind"];
-            density: components["schemas"]["Density"];
-            water: components["schemas"]["Percent"];
-            fat: components["schemas"]["Percent"];
-            sugar: components["schemas"]["Percent"];
-            salt: components["schemas"]["Percent"];
-            /** Format: double */
-            kcalPer100G: number;
-            absorption: null | components["schemas"]["Percent"];
-            smokePoint: null | components["schemas"]["Celsius"];
-            /** Format: double */
-            holding: null | number;
-            draw: null | components["schemas"]["Percent"];
-            squeeze: null | components["schemas"]["Percent"];
-            note: string;
-            traits: null | components["schemas"]["FlourTraits"];
-            allergens: components["schemas"]["Allergen"][];
-            price: null | components["schemas"]["Price"];
-            lot: null | components["schemas"]["Lot"];
-        };
         /** @description How it came out, each from 1 (poor) to 5 (as it should be). */
         Judged: {
             /** Format: int32 */
@@ -1051,7 +1032,7 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "leafSmeared" | "leafBready" | "dustHeavy" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "leafSmeared" | "leafBready" | "dustHeavy" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
         /**
          * @description Where a line of the larder comes from.
          * @enum {unknown}
@@ -1372,6 +1353,11 @@ export interface components {
         StartSheet: {
             /** Format: int32 */
             pieces: number;
+            /** @description One ball, or ladleful, as planned. */
+            ball: components["schemas"]["Grams"];
+            /** @description Of the round that ball makes. */
+            thickness: components["schemas"]["Millimetres"];
+            ladle: components["schemas"]["Millilitres"];
             flour: components["schemas"]["Grams"];
             liquid: null | components["schemas"]["Grams"];
             /** @description The liquid a start from liquid would fix; nothing when all are fixed by mass. */
@@ -1642,7 +1628,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ItemBody"];
+                "application/json": components["schemas"]["Ingredient"];
             };
         };
         responses: {
@@ -1686,7 +1672,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ItemBody"];
+                "application/json": components["schemas"]["Ingredient"];
             };
         };
         responses: {

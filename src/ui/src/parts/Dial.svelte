@@ -2,7 +2,7 @@
   import { Slider } from "bits-ui";
   import { larder } from "../api/larder.svelte";
   import { batch } from "../batch.svelte";
-  import { number, parseNumber } from "../words/format";
+  import { measured, number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
   import { viewOf } from "../words/units";
 
@@ -77,7 +77,11 @@
 <!-- svelte-ignore a11y_no_static_element_interactions -->
 <div class="min-w-0" onkeydown={keys}>
   <div class="flex items-end justify-between gap-2">
-    <label for={id} class="pb-1 leading-tight">{label}</label>
+    <span class="pb-1 leading-tight">
+      <label for={id}>{label}</label>
+      {#if batch.sheet?.measures[field]}<span class="text-[14px] whitespace-nowrap text-mute">{measured(batch.sheet.measures[field])}</span
+        >{/if}
+    </span>
     <span class="flex items-baseline gap-1 font-head">
       <input
         {id}

@@ -40,6 +40,7 @@
       aria-invalid={problem ? "true" : undefined}
       aria-describedby={problem ? `${id}-problem` : undefined}
       oninput={(e) => type(e.currentTarget.value)}
+      onfocus={(e) => e.currentTarget.select()}
     />
     <span class="w-9 shrink-0 text-[14px] text-mute">{view.symbol}</span>
   </span>

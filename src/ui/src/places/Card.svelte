@@ -6,7 +6,7 @@
   import Section from "../section/Section.svelte";
   import { pours } from "../words/figures";
   import { amount, clock, day, leaves, measured, number } from "../words/format";
-  import { stepWords } from "../words/mixing";
+  import { stepItems, stepWords } from "../words/mixing";
   import { allergenName, colourName, pressName, shortName, stepName } from "../words/names";
 
   const here = batch.recover();
@@ -61,12 +61,8 @@
     });
     const rest = m.card_rest({ time: amount(spec.rest.time, "min"), how: how.join(", "), press: pressName[plan.rest.press]() });
     const dough = plan.dough.mixing.steps.map((s) => {
-      const said = s.act === "addByFeel" || (s.act === "pourLiquid" && s.items.length === 1);
-      const items =
-        said && plan.dough.mixing.adding
-          ? [shortName(plan.dough.portions[s.items[0] ?? 0]?.id ?? "").toLowerCase()]
-          : s.items.flatMap((i) => plan.dough.portions[i] ?? []).map((p) => `${amount(p.eachLot, "g")} ${shortName(p.id).toLowerCase()}`);
-      return [stepWords(s, plan.dough.mixing.adding != null), items.join(", ")].filter(Boolean).join(": ") + ".";
+      const items = stepItems(s, plan).map(({ mass, name }) => `${mass} ${name}`);
+      return `${[stepWords(s), items.join(", ")].filter(Boolean).join(": ")}.`;
     });
     if (pours(plan))
       return [

@@ -91,10 +91,10 @@
       <NewBread onpick={(school) => void cook({ id: null, name: m.new_bread_name(), spec: school.spec })} />
     </div>
     {#if tags.length}
-      <div class="mb-2 flex flex-wrap gap-1.5" role="group" aria-label={m.tag_group()}>
+      <div class="mb-2 flex gap-1.5 max-lg:overflow-x-auto max-lg:pb-1 lg:flex-wrap" role="group" aria-label={m.tag_group()}>
         {#each [null, ...tags] as t (t)}
           <button
-            class="min-h-11 rounded-full border-2 px-3.5 text-[14px] font-medium {tag === t
+            class="min-h-11 shrink-0 rounded-full border-2 px-3.5 text-[14px] font-medium {tag === t
               ? 'border-rim bg-rim text-white'
               : 'border-rim-soft bg-enamel'}"
             aria-pressed={tag === t}

@@ -25,8 +25,8 @@
       ]}
       onchange={(by) => {
         // Both figures agree at the moment of switching, so nothing jumps.
-        balls.mass = Number(sheet.balls.mass.toFixed(1));
-        balls.thickness = Number(sheet.balls.roundThickness.toFixed(2));
+        balls.mass = Number(sheet.dough.start.ball.toFixed(1));
+        balls.thickness = Number(sheet.dough.start.thickness.toFixed(2));
         balls.by = by;
       }}
     />

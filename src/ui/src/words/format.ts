@@ -66,6 +66,12 @@ export function measured(measure: KitchenMeasure | null | undefined): string {
   return `${count} ${vessel}`;
 }
 
+/** A mass as this kitchen weighs it: grams, or the cup first and the grams beside it. */
+export function weighed(mass: number, measure: KitchenMeasure | null | undefined): string {
+  const grams = amount(mass, "g");
+  return larder.view?.units.mass === "cups" && measure ? m.as_measured({ measure: measured(measure), mass: grams }) : grams;
+}
+
 /** What people type for a number: decimal point or comma, spaces between thousands. A comma before just three digits could mean either: not read. */
 export function parseNumber(text: string): number | null {
   const spaced = text.trim().replaceAll(/[\s\u202f\u00a0]/g, "");

@@ -1,9 +1,12 @@
 import type { BatchSheet } from "../api/types";
 import { m } from "../paraglide/messages";
-import { amount } from "./format";
+import { amount, weighed } from "./format";
+import { shortName } from "./names";
 
-/** One step at the bowl, in words. @param held whether some of the liquid is held back */
-export function stepWords(step: BatchSheet["dough"]["mixing"]["steps"][number], held: boolean): string {
+type Step = BatchSheet["dough"]["mixing"]["steps"][number];
+
+/** One step at the bowl, in words. */
+export function stepWords(step: Step): string {
   const said = Object.fromEntries(step.quantities.map((q) => [q.name, amount(q.value, q.unit)]));
   const time = said.time ?? "";
   switch (step.act) {
@@ -12,7 +15,7 @@ export function stepWords(step: BatchSheet["dough"]["mixing"]["steps"][number], 
     case "rubInFat":
       return m.act_rub_in_fat();
     case "pourLiquid":
-      return held ? m.act_pour_liquid({ first: said.first ?? "", back: said.back ?? "" }) : m.act_pour_all();
+      return said.back ? m.act_pour_liquid({ back: said.back }) : m.act_pour_all();
     case "addByFeel":
       return m.act_add_by_feel({ spoon: said.spoon ?? "" });
     case "workInFat":
@@ -24,4 +27,16 @@ export function stepWords(step: BatchSheet["dough"]["mixing"]["steps"][number], 
     case "whiskSmooth":
       return m.act_whisk({ time });
   }
+}
+
+/** What goes in now, for one lot: the liquid that is held back with what is poured at once. */
+export function stepItems(step: Step, sheet: BatchSheet): { mass: string; name: string }[] {
+  if (step.act === "addByFeel") return [];
+  const first = step.quantities.find((q) => q.name === "first");
+  return step.items.flatMap((i) => {
+    const p = sheet.dough.portions[i];
+    if (!p) return [];
+    const mass = first && i === sheet.dough.mixing.adding?.item ? amount(first.value, "g") : weighed(p.eachLot, p.measure);
+    return [{ mass, name: shortName(p.id).toLowerCase() }];
+  });
 }

@@ -34,6 +34,8 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   restShort: [m.note_rest_short, m.note_rest_short_more],
   restEnough: [m.note_rest_enough, m.note_rest_enough_more],
   restBest: [m.note_rest_best, m.note_rest_best_more],
+  batterStood: [m.note_batter_stood, m.note_batter_stood_more],
+  batterStandLonger: [m.note_batter_stand, m.note_batter_stand_more],
   divideCold: [m.note_divide_cold, m.note_divide_cold_more],
   warmFirst: [m.note_warm_first, m.note_warm_first_more],
   pouredThin: [m.note_poured_thin, m.note_poured_thin_more],

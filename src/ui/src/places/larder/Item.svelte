@@ -23,7 +23,7 @@
   // The form is keyed by its line, so what it starts from never changes under it.
   // svelte-ignore state_referenced_locally
   const start = item;
-  const { id: _id, origin: _origin, solids: _solids, ...figures } = structuredClone(start);
+  const figures = structuredClone(start);
   let body = $state({ ...figures, traits: figures.traits ?? null, lot: figures.lot ?? null });
   let price = $state<{ cost: number | null; pack: number | null }>({
     cost: figures.price?.cost ?? null,

@@ -72,8 +72,7 @@
   ]);
 
   async function set(change: Partial<Units>) {
-    if (!units) return;
-    await larder.setUnits({ ...units, ...change });
+    await larder.setUnits(change);
     batch.again();
   }
 

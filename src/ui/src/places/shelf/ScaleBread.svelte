@@ -4,6 +4,7 @@
   import { larder } from "../../api/larder.svelte";
   import type { BatchSheet, BatchSpec, BreadView, Refusal, StartBy } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import { ask } from "../../stages/dough/ledger";
   import { amount, number, parseNumber } from "../../words/format";
   import { say } from "../../words/refusals";
   import { viewOf } from "../../words/units";
@@ -42,9 +43,7 @@
   }
 
   function choose(by: StartBy) {
-    if (sheet) Object.assign(spec.start, { ...sheet.dough.start, liquid: sheet.dough.start.liquid ?? spec.start.liquid });
-    delete (spec.start as { liquidId?: unknown }).liquidId;
-    spec.start.by = by;
+    if (sheet) ask(spec, sheet, by);
     typed = null;
     void plan();
   }
@@ -68,6 +67,7 @@
           <button
             class="min-h-11 rounded-[9px] text-[15px] {spec.start.by === by ? 'bg-rim font-semibold text-white' : ''}"
             aria-pressed={spec.start.by === by}
+            disabled={!sheet}
             onclick={() => choose(by)}>{label()}</button
           >
         {/each}

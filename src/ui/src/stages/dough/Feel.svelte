@@ -3,6 +3,7 @@
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Share from "../../parts/Share.svelte";
+  import { amount, number } from "../../words/format";
   import { feelName } from "../../words/names";
   import type { StageProps } from "../props";
   import { setWaterBy } from "./ledger";
@@ -33,4 +34,9 @@
       /></span
     >
   {/if}
+  <p class="text-[14px]" data-testid="in-all">
+    <span class="text-mute">{m.in_all_of_flour()}:</span>
+    {m.fat_in().toLowerCase()} <b>{number(sheet.dough.fat, 1)}</b> · {m.sugar_in().toLowerCase()} <b>{number(sheet.dough.sugar, 1)}</b> ·
+    {m.salt_in().toLowerCase()} <b>{amount(sheet.dough.salt, "%")}</b>
+  </p>
 </div>

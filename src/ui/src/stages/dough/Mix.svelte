@@ -1,13 +1,12 @@
 <script lang="ts">
   import { batch } from "../../batch.svelte";
-  import type { MixAct } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import AmountField from "../../parts/AmountField.svelte";
   import Choice from "../../parts/Choice.svelte";
   import { amount } from "../../words/format";
   import { feelsName, shortName, waterReason } from "../../words/names";
   import { say } from "../../words/refusals";
-  import { stepWords } from "../../words/mixing";
+  import { stepItems, stepWords } from "../../words/mixing";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();
@@ -22,8 +21,6 @@
         most: amount(water.between.most, "°C"),
       }),
   );
-  const of = (items: number[]) => items.flatMap((i) => sheet.dough.portions[i] ?? []);
-  const quiet: MixAct[] = ["addByFeel"];
   // Where adding begins: what is poured at once.
   const wentIn = $derived(adding?.wentIn ?? null);
   const put = (grams?: number) => batch.change(() => (mix.wentIn = grams));
@@ -38,15 +35,10 @@
         <li class="grid grid-cols-[30px_minmax(0,1fr)] border-b border-line py-1.5 last:border-0" data-act={step.act}>
           <b class="text-[19px] text-rim">{i + 1}</b>
           <div>
-            <p class="font-head leading-tight font-semibold">{stepWords(step, adding !== null && adding !== undefined)}</p>
-            {#if !quiet.includes(step.act)}
-              <p class="text-[14px] text-mute">
-                {#each of(step.items.filter((i) => !(step.act === "pourLiquid" && i === adding?.item && step.items.length === 1))) as p, j (p.part + p.index)}{j
-                    ? ", "
-                    : ""}<b class="text-ink">{amount(p.eachLot, "g")}</b>
-                  {shortName(p.id).toLowerCase()}{/each}
-              </p>
-            {/if}
+            <p class="font-head leading-tight font-semibold">{stepWords(step)}</p>
+            <p class="text-[14px] text-mute">
+              {#each stepItems(step, sheet) as { mass, name }, j (name)}{j ? ", " : ""}<b class="text-ink">{mass}</b> {name}{/each}
+            </p>
           </div>
         </li>
       {/each}

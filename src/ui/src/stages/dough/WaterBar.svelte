@@ -12,6 +12,9 @@
   const perGap = $derived((dough.hydrationGood.most - dough.hydrationGood.least) / (dough.marks.soft - dough.marks.firm));
   const mark = (gap: number) => dough.hydrationOnTarget + gap * perGap;
   const end = $derived(Math.max(mark(dough.marks.sticky + (poured ? 40 : 10)), dough.hydration + 3));
+  let width = $state(600);
+  // A word that would be cut is left out: the word for what it is now stands above in any case.
+  const fits = (points: number, word: string) => (width * points) / end > word.length * 7 + 4;
   const at = (points: number) => `${((100 * Math.min(Math.max(points, 0), end)) / end).toFixed(2)}%`;
   const zones = $derived(
     poured
@@ -29,6 +32,9 @@
         ],
   );
   const starts = $derived([0, ...zones.map((z) => z.to)]);
+  const zoneWidth = (i: number) => Math.max(Math.min(zones[i]?.to ?? 0, end) - Math.max(starts[i] ?? 0, 0), 0);
+  const sourceWords = (p: BatchSheet["dough"]["portions"][number]) =>
+    m.water_from({ item: shortName(p.id), share: number(p.brings.water, 1) });
   const tints = ["#5f86d6", "#9db7e8", "#c26a8d", "#7fae86", "#d8b36a", "#a58fc7"];
   const sources = $derived(
     dough.portions.filter((p) => p.part !== "flour" && p.brings.water > 0.05).toSorted((a, b) => b.brings.water - a.brings.water),
@@ -46,11 +52,10 @@
     <span>{m.hydration()} <b class="text-[19px]">{amount(dough.hydration, "%")}</b></span>
     <b class="text-[19px] whitespace-nowrap" data-testid="feels">{feelsName[dough.feel]()}</b>
   </div>
-  <div class="flex h-[20px] gap-0.5 overflow-hidden rounded-t-md text-[13px] leading-none">
+  <div bind:clientWidth={width} class="flex h-[20px] gap-0.5 overflow-hidden rounded-t-md text-[13px] leading-none">
     {#each zones as zone, i (i)}
-      <span
-        class="grid place-items-center overflow-hidden transition-[width] duration-150 {zone.look}"
-        style:width={at(Math.max(Math.min(zone.to, end) - Math.max(starts[i] ?? 0, 0), 0))}>{zone.label}</span
+      <span class="grid place-items-center overflow-hidden transition-[width] duration-150 {zone.look}" style:width={at(zoneWidth(i))}
+        >{fits(zoneWidth(i), zone.label) ? zone.label : ""}</span
       >
     {/each}
   </div>
@@ -60,8 +65,7 @@
         <span
           class="grid place-items-center overflow-hidden border-e border-white px-1 text-[13px] font-semibold whitespace-nowrap text-ink transition-[width] duration-150"
           style:width={at(p.brings.water)}
-          style:background={tints[i % tints.length]}
-          >{p.brings.water > end * 0.12 ? m.water_from({ item: shortName(p.id), share: number(p.brings.water, 1) }) : ""}</span
+          style:background={tints[i % tints.length]}>{fits(p.brings.water, sourceWords(p)) ? sourceWords(p) : ""}</span
         >
       {/each}
     </div>

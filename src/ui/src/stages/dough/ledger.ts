@@ -8,24 +8,62 @@ export const questionOf = (spec: BatchSpec): Question =>
 
 /** Lays every figure that follows into the spec, then fixes another of them: nothing jumps and nothing is lost. */
 export function ask(spec: BatchSpec, sheet: BatchSheet, question: Question): void {
-  const { liquidId: _, ...figures } = sheet.dough.start;
-  Object.assign(spec.start, { ...figures, liquid: figures.liquid ?? spec.start.liquid });
-  if (spec.balls.by === "mass") spec.balls.mass = sheet.dough.ball;
-  if (spec.dough.feel === "batter") spec.ladle.volume = sheet.dough.ball / sheet.dough.density;
-  if (question === "rounds" || question === "pieces") {
-    spec.balls.mass = sheet.balls.mass;
-    spec.balls.thickness = sheet.balls.roundThickness;
-    spec.balls.by = question === "rounds" ? "thickness" : "mass";
-  }
+  const { pieces, ball, thickness, ladle, flour, liquid, filling, fillingEach, people, each } = sheet.dough.start;
+  Object.assign(spec.start, { pieces, flour, liquid: liquid ?? spec.start.liquid, filling, fillingEach, people, each });
+  const rounds = question === "rounds" || (question !== "pieces" && spec.balls.by === "thickness");
+  Object.assign(spec.balls, { by: rounds ? "thickness" : "mass", mass: ball, thickness });
+  if (spec.dough.feel === "batter") spec.ladle.volume = ladle;
   spec.start.by = question === "rounds" ? "pieces" : question;
 }
 
-/** The amount of a line of the ledger; a flour has none of its own. */
-export function amountOf(spec: BatchSpec, part: Part, index: number): Amount | null {
+type Line = { part: Part; index: number };
+
+/** What the spec says of a line of the ledger; nothing for a line that was just taken out. */
+export function lineOf(spec: BatchSpec, { part, index }: Line): { id: string } | undefined {
+  const { flours, liquids, fat, salt, additions } = spec.dough;
+  return { flour: flours[index], liquid: liquids[index], fat, salt, addition: additions[index] }[part];
+}
+
+/** Where a line stands in the spec. */
+export const fieldOf = ({ part, index }: Line): string =>
+  ({
+    flour: `dough.flours[${index}]`,
+    liquid: `dough.liquids[${index}]`,
+    fat: "dough.fat",
+    salt: "dough.salt",
+    addition: `dough.additions[${index}]`,
+  })[part];
+
+/** The amount of a line; a flour has none of its own. */
+export function amountOf(spec: BatchSpec, { part, index }: Line): Amount | null {
   const { liquids, fat, salt, additions } = spec.dough;
   return (
     { flour: null, liquid: liquids[index]?.amount, fat: fat.amount, salt: salt.amount, addition: additions[index]?.amount }[part] ?? null
   );
+}
+
+/** Puts something else in a line's place: another fat at equal fat, another puree as thick as the larder's. */
+export function replace(spec: BatchSpec, sheet: BatchSheet, at: Line, id: string): void {
+  const line = lineOf(spec, at);
+  const swap = at.part === "fat" ? sheet.dough.swaps.find((s) => s.id === id) : undefined;
+  if (swap) spec.dough.fat.amount = { ...swap.amount };
+  const liquid = at.part === "liquid" ? spec.dough.liquids[at.index] : undefined;
+  if (liquid) liquid.water = undefined;
+  if (line) line.id = id;
+}
+
+/** Whether a dough can do without this line. */
+export const canGo = (spec: BatchSpec, { part }: Line): boolean =>
+  part === "addition" || (part === "flour" && spec.dough.flours.length > 1) || (part === "liquid" && spec.dough.liquids.length > 1);
+
+/** Takes a line out. When it made up the rest of the water, another liquid does from here on. */
+export function leaveOut(spec: BatchSpec, { part, index }: Line): void {
+  const { flours, liquids, additions } = spec.dough;
+  if (part === "liquid" && liquids[index]?.amount.by === "rest") {
+    const next = liquids.find((_, i) => i !== index);
+    if (next) next.amount.by = "rest";
+  }
+  ({ flour: flours, liquid: liquids, addition: additions, fat: [], salt: [] })[part].splice(index, 1);
 }
 
 /** The liquid a start from liquid fixes: the one that makes up the rest, else the first that is given by its share. */
@@ -45,7 +83,7 @@ export function setGrams(spec: BatchSpec, sheet: BatchSheet, portion: Portion, g
     if (spec.start.by !== "liquid") ask(spec, sheet, "liquid");
     spec.start.liquid = grams;
   } else {
-    const amount = amountOf(spec, portion.part, portion.index);
+    const amount = amountOf(spec, portion);
     if (!amount) return;
     if (amount.by === "rest") pourAll(spec, sheet);
     Object.assign(amount, { by: "mass", mass: grams });
@@ -63,7 +101,7 @@ export function setShare(spec: BatchSpec, sheet: BatchSheet, portion: Portion, s
     }
     return;
   }
-  const amount = amountOf(spec, portion.part, portion.index);
+  const amount = amountOf(spec, portion);
   if (!amount) return;
   if (spec.start.by === "liquid" && isAnchor(spec, portion)) ask(spec, sheet, "flour");
   if (amount.by === "rest") pourAll(spec, sheet);
@@ -73,7 +111,7 @@ export function setShare(spec: BatchSpec, sheet: BatchSheet, portion: Portion, s
 /** The pin of a line: what was fixed follows, what followed is fixed as it is. */
 export function togglePin(spec: BatchSpec, sheet: BatchSheet, portion: Portion): void {
   if (portion.part === "flour") return ask(spec, sheet, spec.start.by === "flour" ? "pieces" : "flour");
-  const amount = amountOf(spec, portion.part, portion.index);
+  const amount = amountOf(spec, portion);
   if (!amount) return;
   if (portion.part !== "liquid") {
     if (amount.by === "mass") Object.assign(amount, { by: "share", share: portion.part === "salt" ? sheet.dough.salt : portion.share });
