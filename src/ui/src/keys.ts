@@ -35,10 +35,12 @@ const FRAMES = 60;
 
 /** To the finding of this place; a place that has none sends to the shelf. A place that is just being opened is waited for. */
 async function find(): Promise<void> {
-  if (/^\/(batch|card)/.test(router.location)) await push("/");
+  if (/^#\/(batch|card)/.test(location.hash)) await push("/");
   for (let i = 0; i < FRAMES; i++) {
-    const field = document.querySelector<HTMLElement>("[data-find]");
-    if (field) return field.focus();
+    // Until the place called for stands there, the one being left still shows its own.
+    const arrived = router.location === (location.hash.slice(1).split("?")[0] || "/");
     await new Promise(requestAnimationFrame);
+    const field = arrived && document.querySelector<HTMLElement>("[data-find]");
+    if (field) return field.focus();
   }
 }
