@@ -3,7 +3,7 @@ using System.Globalization;
 using Ystrata.Core;
 
 // How long one plan takes in the core, and what a bigger program costs beside it.
-const int warmUp = 2000, runs = 5000;
+const int warmUp = 2000, runs = 1000;
 
 var plain = BatchSpec.Plain;
 (string Name, BatchSpec Spec)[] cases =
@@ -31,6 +31,26 @@ var mix = FlourMix.Of(hard.Dough.Flours, Larder.Shipped);
 var solver = Measure(() => DoughSolver.Solve(hard, mix, Larder.Shipped, Learned.Nothing));
 Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
     $"{"dough solver, ten ingredients",-36}{solver[solver.Length / 2],7:0.0000} ms{solver[(int)(solver.Length * 0.95)],7:0.0000} ms   target 0.2 ms"));
+
+// The fold program alone: every step of it carried through, its plan views and its judgement.
+FoldStep[] twenty =
+[
+    new DustStep("flour-white", new(0.5)), new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep(), new RestStep(new(10)),
+    new RollStep(new(240)), new BrushStep("ghee", new(2)), new HalfStep(), new PinchStep(), new RollLongStep(new(300), new(160)),
+    new BrushStep("ghee", new(2)), new DustStep("flour-white", new(0.5)), new GateStep(), new RestStep(new(10)), new RollLongStep(new(320), new(180)),
+    new BrushStep("ghee", new(2)), new MatRollStep(), new StretchStep(1.3), new CoilStep(), new PressStep(new(120)),
+];
+Fold("fold program, 20 steps from a round", twenty);
+Fold("letter, ghee, letter on a round", [new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]);
+Fold("accordion of 12 and coil", [new AccordionStep(12), new CoilStep()]);
+void Fold(string name, FoldStep[] steps)
+{
+    var spec = Folded(steps);
+    var sheet = SheetStage.Lay(spec.Sheet, new(80), Round.DoughDensity, Larder.Shipped);
+    var work = Measure(() => Rolled.To(FoldStage.Work(spec.Fold, sheet, Larder.Shipped)[^1], spec.Roll.Diameter));
+    Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
+        $"{name,-36}{work[work.Length / 2],7:0.0000} ms{work[(int)(work.Length * 0.95)],7:0.0000} ms   target 0.1 ms"));
+}
 
 double? first = null;
 Console.WriteLine($"{"plan in Core",-36}{"median",10}{"p95",10}{"ratio",8}");

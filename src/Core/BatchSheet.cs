@@ -50,11 +50,12 @@ public static class Planner
         var (sheet, rolledThin) = SheetStage.Work(shape.Sheet, dough.Ball, mix, dough, rest, larder);
         var steps = FoldStage.Work(shape.Fold, rolledThin, larder);
         var folded = steps.Count > 0 ? steps[^1] : rolledThin;
-        var rolled = Folding.RollTo(folded, shape.Roll.Diameter);
-        var fold = FoldStage.Judge(shape.Fold, steps, rolled, shape.Sheet, dough.Ball);
-        var roll = RollStage.Judge(shape.Roll, rolled, fold.Effective, mix, poured ? null : dough.Fat);
+        var rolled = Rolled.To(folded, shape.Roll.Diameter);
+        var fold = FoldStage.Judge(shape, rolledThin, steps, rolled, dough.Ball, larder.Hands);
+        var roll = RollStage.Judge(shape, rolled, fold, mix, poured ? null : dough.Fat);
         var pan = PanStage.Work(spec.Pan, rolled, dough, fold, larder, learned);
-        var used = Spent.On(shape, balls.Count);
+        var pieces = balls.Count * fold.Pieces;
+        var used = Spent.On(shape, balls.Count, pieces);
 
         return new(
             poured ? BatterStages : DoughStages,
@@ -66,15 +67,15 @@ public static class Planner
             roll,
             pan,
             Section.Of(rolled),
-            CostSheet.Of(dough, used, balls.Count, larder),
+            CostSheet.Of(dough, used, pieces, larder),
             [.. dough.Portions.Where(p => p.Mass.Value > 0).Select(p => p.Id).Concat(used.Select(u => u.Id)).SelectMany(id => larder[id].Allergens).Distinct().Order()],
             SpecMeasures.Of(spec, larder),
             [
                 .. DoughNotes.Of(spec, dough, solved, larder),
                 .. RestNotes.Of(spec, rest, dough),
                 .. poured ? LadleNotes.Of(spec, roll) : LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest),
-                .. poured ? [] : LaminationNotes.OfFold(spec.Fold, fold, rolled, larder),
-                .. poured ? [] : LaminationNotes.OfRoll(spec.Roll, roll, fold, folded),
+                .. poured ? [] : LaminationNotes.OfFold(spec, fold, rolled, dough, larder),
+                .. poured ? [] : LaminationNotes.OfRoll(spec, roll, fold, folded),
                 .. PanNotes.Of(spec.Pan, pan, roll, fold),
             ]);
     }

@@ -196,17 +196,27 @@ public sealed record BallsSpec(BallBy By, Grams Mass, Millimetres Thickness);
 /// <param name="Thickness">As it is spread on the pan.</param>
 public sealed record LadleSpec(Millilitres Volume, Millimetres Thickness);
 
-/// <param name="Diameter">The first sheet, as a round of this diameter.</param>
+/// <param name="Diameter">The first sheet, as a round of this diameter; the longer side of a rectangle.</param>
 /// <param name="Rest">How long the ball rested before it.</param>
 /// <param name="FatMass">Brushed on the upper face, per piece.</param>
 /// <param name="DustMass">Sprinkled over it, per piece.</param>
-public sealed record SheetSpec(Millimetres Diameter, Minutes Rest, string Fat, Grams FatMass, string Dust, Grams DustMass);
+/// <param name="Width">Nothing for a round; the other side of a rectangle.</param>
+public sealed record SheetSpec(Millimetres Diameter, Minutes Rest, string Fat, Grams FatMass, string Dust, Grams DustMass, Millimetres? Width = null);
 
 public sealed record FoldSpec(IReadOnlyList<FoldStep> Steps);
 
 /// <param name="Diameter">The finished round, after it has sprung back.</param>
 /// <param name="Rest">How long the folded piece rested before the last roll.</param>
-public sealed record RollSpec(Millimetres Diameter, Minutes Rest);
+public sealed record RollSpec(Millimetres Diameter, Minutes Rest, RollBy By = RollBy.Pin);
+
+/// <summary>What opens the folded piece.</summary>
+public enum RollBy
+{
+    Pin,
+
+    /// <summary>Pressed out with the fingers, which keeps rings whole.</summary>
+    Hand,
+}
 
 /// <summary>How dark each face should be.</summary>
 public enum Colour

@@ -74,6 +74,10 @@ public enum NoteCode
     PatchyFat,
     TooMuchFat,
     RingsFused,
+    SealedShut,
+    PartCovered,
+    GrainTears,
+    CoreCrushed,
     LeafSmeared,
     LeafBready,
     DustHeavy,
@@ -100,4 +104,36 @@ public sealed record Quantity(string Name, double Value, string Unit)
 
 /// <summary>Something to know about the batch: a code and its quantities. The words are the interface's.</summary>
 /// <param name="Item">The larder id it speaks of, if any.</param>
-public sealed record Note(NoteCode Code, Stage Stage, Weight Weight, IReadOnlyList<Quantity> Quantities, string? Item = null);
+/// <param name="Mends">The smallest changes that mend it, the best first; none where none is known.</param>
+public sealed record Note(NoteCode Code, Stage Stage, Weight Weight, IReadOnlyList<Quantity> Quantities, string? Item = null, IReadOnlyList<Mend>? Mends = null);
+
+public enum MendCode
+{
+    /// <summary>Spread fat before a fold.</summary>
+    BrushBefore,
+
+    /// <summary>Oil the board before a fold.</summary>
+    BoardBefore,
+
+    /// <summary>More fat in a brush that is there.</summary>
+    BrushMore,
+
+    /// <summary>More fat on the first sheet.</summary>
+    SheetFatMore,
+
+    /// <summary>Less fat where it runs out.</summary>
+    BrushLess,
+    SheetFatLess,
+    DustLess,
+    SheetTo,
+    RestTo,
+    ChopTo,
+    DropStep,
+    ByHand,
+}
+
+/// <summary>A change that mends a fault: what it is called, and what the batch would then say.</summary>
+/// <param name="Sheet">The first sheet as it would be; nothing where it stays.</param>
+/// <param name="Fold">The program as it would be; nothing where it stays.</param>
+/// <param name="Roll">The last roll as it would be; nothing where it stays.</param>
+public sealed record Mend(MendCode Code, IReadOnlyList<Quantity> Quantities, SheetSpec? Sheet = null, FoldSpec? Fold = null, RollSpec? Roll = null);

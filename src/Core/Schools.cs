@@ -32,7 +32,7 @@ public static class Schools
         new("letters", Plain with
         {
             Dough = DoughSpec.Of("flour-white", Feel.Soft, 62, "ghee", 3),
-            Sheet = Plain.Sheet with { Diameter = new(300), FatMass = new(6) },
+            Sheet = Plain.Sheet with { Diameter = new(270), Width = new(262), FatMass = new(6) },
             Fold = new([new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]),
             Roll = new(new(180), new(20)),
         }),
@@ -42,17 +42,25 @@ public static class Schools
             Rest = RestSpec.CoveredFor(60),
             Balls = new(BallBy.Mass, new(100), new(3.3)),
             Sheet = Plain.Sheet with { Diameter = new(340), FatMass = new(9), DustMass = new(1) },
-            Fold = new([new MatRollStep(), new CoilStep()]),
-            Roll = new(new(180), new(30)),
+            Fold = new([new BrushStep("ghee", new(3), LaidOn.Board), new MatRollStep(), new StretchStep(1.3), new CoilStep()]),
+            Roll = new(new(180), new(30), RollBy.Hand),
         }),
         new("stretched", Plain with
         {
             Dough = DoughSpec.Of("flour-white", Feel.VerySoft, 62, "oil-sunflower", 20) with { WaterBy = WaterBy.Feel, Fat = new("oil-sunflower", Amount.OfFlour(20), FatWhen.WorkedIn) },
             Rest = RestSpec.CoveredFor(120) with { Oiled = true },
             Sheet = Plain.Sheet with { Diameter = new(380), Rest = new(60), Fat = "oil-sunflower", FatMass = new(6) },
-            Fold = new([new AccordionStep(8)]),
+            Fold = new([new BrushStep("oil-sunflower", new(4), LaidOn.Board), new AccordionStep(12), new StretchStep(1.5), new CoilStep()]),
+            Roll = new(new(180), new(30), RollBy.Hand),
             Pan = Plain.Pan with { Fat = "oil-sunflower" },
         }),
+        Folded("envelope", Feel.Soft, 62),
+        Folded("cone", Feel.Medium, 58),
+        Folded("strips", Feel.Soft, 62),
+        Folded("ribbons", Feel.Soft, 64),
+        Folded("enclosed", Feel.Soft, 60, s => s with { Roll = new(new(120), new(15)) }),
+        Folded("starchLog", Feel.Firm, 48, s => s with { Sheet = s.Sheet with { Dust = "starch-corn" }, Roll = new(new(90), new(10)) }),
+        Folded("parcel", Feel.Soft, 62),
         new("puree", Plain with
         {
             Dough = DoughSpec.Of("flour-white", Feel.Medium, 60, "oil-rapeseed", 3) with { WaterBy = WaterBy.Feel, Liquids = [new("puree-carrot", Amount.TheRest)] },
@@ -68,4 +76,13 @@ public static class Schools
             Pan = new(new(190), "oil-sunflower", new(1.5), Colour.Gold),
         }),
     ];
+
+    // A plain dough with the fold program of a school.
+    private static School Folded(string id, Feel feel, double hydration, Func<BatchSpec, BatchSpec>? change = null)
+    {
+        var spec = change is null ? Plain : change(Plain);
+        spec = spec with { Dough = DoughSpec.Of("flour-white", feel, hydration, "ghee", 3), Roll = spec.Roll with { Rest = new(20) } };
+        var program = FoldPrograms.For(spec, spec.Balls.Mass).Single(p => p.Id == id);
+        return new(id, spec with { Sheet = program.Sheet, Fold = program.Fold });
+    }
 }

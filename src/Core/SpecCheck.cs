@@ -10,6 +10,11 @@ public enum RefusalCode
     TooMany,
     TooManyLeaves,
     NeedsRope,
+    NeedsFlat,
+    NeedsStrip,
+    StripsTooNarrow,
+    RimTooWide,
+    TooManyPiecesOfOne,
     TooMuchWaterCarried,
     TooMuchLiquid,
     TooMuchSaltCarried,
@@ -44,6 +49,9 @@ public sealed record Limit(string Field, double Least, double Most, string Unit)
 public static class SpecCheck
 {
     public const int MostSteps = 24;
+
+    /// <summary>Pieces one ball can become.</summary>
+    public const int MostOfOne = 100;
     public const int MostFlours = 6;
     public const int MostAdditions = 12;
     public const int MostLiquids = 6;
@@ -80,9 +88,21 @@ public static class SpecCheck
         new("sheet.rest", 0, 720, Minutes.Unit),
         new("sheet.fatMass", 0, 200, Grams.Unit),
         new("sheet.dustMass", 0, 50, Grams.Unit),
+        new("sheet.width", 30, 1200, Millimetres.Unit),
         new("fold.steps[].diameter", 60, 1200, Millimetres.Unit),
+        new("fold.steps[].length", 60, 1200, Millimetres.Unit),
+        new("fold.steps[].width", 30, 1200, Millimetres.Unit),
+        new("fold.steps[].times", 1, 5, ""),
         new("fold.steps[].mass", 0.1, 200, Grams.Unit),
+        new("fold.steps[].flourMass", 0, 200, Grams.Unit),
+        new("fold.steps[].rim", 0, 200, Millimetres.Unit),
+        new("fold.steps[].grain", 0.1, 20, Millimetres.Unit),
         new("fold.steps[].pleats", 2, 40, ""),
+        new("fold.steps[].count", 2, 60, ""),
+        new("fold.steps[].ribbons", 2, 60, ""),
+        new("fold.steps[].slices", 2, 30, ""),
+        new("fold.steps[].turns", 2, 8, ""),
+        new("fold.steps[].time", 0, 720, Minutes.Unit),
         new("roll.diameter", 60, 600, Millimetres.Unit),
         new("roll.rest", 0, 720, Minutes.Unit),
         new("pan.temperature", 120, 320, Celsius.Unit),
@@ -96,6 +116,7 @@ public static class SpecCheck
     private static readonly IngredientKind[] Salts = [IngredientKind.Salt];
     private static readonly IngredientKind[] Liquids = [IngredientKind.Liquid, IngredientKind.Puree];
     private static readonly IngredientKind[] Dusts = [IngredientKind.Flour, IngredientKind.Separator];
+    private static readonly IngredientKind[] Scattered = [IngredientKind.Seasoning, IngredientKind.Addition, IngredientKind.Vegetable, IngredientKind.Sweet, IngredientKind.Salt];
     private static readonly IngredientKind[] Additions =
     [
         IngredientKind.Seasoning, IngredientKind.Leaven, IngredientKind.Addition,
@@ -114,6 +135,7 @@ public static class SpecCheck
         ["sheet.dust"] = Dusts,
         ["fold.steps[].fat"] = Fats,
         ["fold.steps[].flour"] = Dusts,
+        ["fold.steps[].item"] = Scattered,
         ["pan.fat"] = Fats,
     };
 
@@ -132,6 +154,11 @@ public static class SpecCheck
         InRange("sheet.rest", spec.Sheet.Rest.Value, refusals);
         InRange("sheet.fatMass", spec.Sheet.FatMass.Value, refusals);
         InRange("sheet.dustMass", spec.Sheet.DustMass.Value, refusals);
+        if (spec.Sheet.Width is { } width)
+        {
+            InRange("sheet.width", width.Value, refusals);
+        }
+
         OfKind("sheet.fat", spec.Sheet.Fat, larder, refusals);
         OfKind("sheet.dust", spec.Sheet.Dust, larder, refusals);
         InRange("roll.diameter", spec.Roll.Diameter.Value, refusals);
@@ -249,26 +276,80 @@ public static class SpecCheck
         for (var i = 0; i < steps.Count; i++)
         {
             var at = $"fold.steps[{i}]";
-            switch (Stands(steps[i], at, refusals) ? steps[i] : null)
+            if (Stands(steps[i], at, refusals))
             {
-                case RollStep s:
-                    InRange(at + ".diameter", s.Diameter.Value, refusals);
-                    break;
-                case BrushStep s:
-                    InRange(at + ".mass", s.Mass.Value, refusals);
-                    OfKind(at + ".fat", s.Fat, larder, refusals);
-                    break;
-                case DustStep s:
-                    InRange(at + ".mass", s.Mass.Value, refusals);
-                    OfKind(at + ".flour", s.Flour, larder, refusals);
-                    break;
-                case AccordionStep s:
-                    InRange(at + ".pleats", s.Pleats, refusals);
-                    break;
-                case CoilStep when i == 0 || steps[i - 1] is not MatRollStep:
-                    refusals.Add(new(at, RefusalCode.NeedsRope));
-                    break;
+                CheckStep(steps[i], at, larder, refusals);
             }
+        }
+    }
+
+    private static void CheckStep(FoldStep step, string at, Larder larder, List<Refusal> refusals)
+    {
+        void Range(string name, double value) => InRange($"{at}.{name}", value, refusals);
+        void Kind(string name, string id) => OfKind($"{at}.{name}", id, larder, refusals);
+        switch (step)
+        {
+            case RollStep s:
+                Range("diameter", s.Diameter.Value);
+                break;
+            case PressStep s:
+                Range("diameter", s.Diameter.Value);
+                break;
+            case RollLongStep s:
+                Range("length", s.Length.Value);
+                Range("width", s.Width.Value);
+                break;
+            case StretchStep s:
+                Range("times", s.Times);
+                break;
+            case BrushStep s:
+                Range("mass", s.Mass.Value);
+                Range("rim", s.Rim?.Value ?? 0);
+                Kind("fat", s.Fat);
+                break;
+            case PasteStep s:
+                Range("mass", s.Mass.Value);
+                Range("flourMass", s.FlourMass.Value);
+                Kind("fat", s.Fat);
+                Kind("flour", s.Flour);
+                break;
+            case EncloseStep s:
+                Range("mass", s.Mass.Value);
+                Range("flourMass", s.FlourMass.Value);
+                Kind("fat", s.Fat);
+                Kind("flour", s.Flour);
+                break;
+            case DustStep s:
+                Range("mass", s.Mass.Value);
+                Kind("flour", s.Flour);
+                break;
+            case ScatterStep s:
+                Range("mass", s.Mass.Value);
+                Range("grain", s.Grain.Value);
+                Kind("item", s.Item);
+                break;
+            case SeedsStep s:
+                Range("mass", s.Mass.Value);
+                Kind("item", s.Item);
+                break;
+            case AccordionStep s:
+                Range("pleats", s.Pleats);
+                break;
+            case StripsStep s:
+                Range("count", s.Count);
+                break;
+            case SlitStep s:
+                Range("ribbons", s.Ribbons);
+                break;
+            case CutLogStep s:
+                Range("slices", s.Slices);
+                break;
+            case ConeStep s:
+                Range("turns", s.Turns);
+                break;
+            case RestStep s:
+                Range("time", s.Time.Value);
+                break;
         }
     }
 
@@ -286,23 +367,61 @@ public static class SpecCheck
         }
     }
 
-    // Counts leaves step by step before any are piled, so that no program can ask for millions.
+    // Step by step, before any are piled, so that no program can ask for millions of leaves or for what hands cannot do.
     private static void CheckLeaves(BatchSpec spec, Larder larder, List<Refusal> refusals)
     {
-        var piece = Piece.Sheet(BallsStage.WantedBall(spec), spec.Sheet.Diameter);
+        var piece = Piece.Sheet(BallsStage.WantedBall(spec), spec.Sheet.Diameter, width: spec.Sheet.Width);
         for (var i = 0; i < spec.Fold.Steps.Count; i++)
         {
             var step = spec.Fold.Steps[i];
-            var leaves = (double)piece.Leaves.Length * Folding.CopiesOf(step, piece);
-            if (leaves > Folding.MostLeaves)
+            if (Workable(step, piece, $"fold.steps[{i}]") is { } refusal)
             {
-                refusals.Add(new($"fold.steps[{i}]", RefusalCode.TooManyLeaves, leaves, null, Folding.MostLeaves));
+                refusals.Add(refusal);
                 return;
             }
 
             piece = Folding.Apply(step, piece, i, larder);
         }
     }
+
+    /// <returns>Why hands cannot do this step on this piece; nothing when they can.</returns>
+    public static Refusal? Workable(FoldStep step, Piece piece, string at)
+    {
+        var leaves = (double)piece.Piles.Max(p => p.Pile.Count) * Folding.CopiesOf(step, piece);
+        if (leaves > Folding.MostLeaves)
+        {
+            return new(at, RefusalCode.TooManyLeaves, leaves, null, Folding.MostLeaves);
+        }
+
+        var rope = piece.Outline == Outline.Rope;
+        switch (step)
+        {
+            case CutLogStep when !rope:
+                return new(at, RefusalCode.NeedsRope);
+            case CoilStep when !rope && !piece.Flat:
+            case StretchStep when !rope && !piece.Flat:
+                return new(at, RefusalCode.NeedsFlat);
+            case CoilStep when !rope && Winding.StripWidth(piece).Value > Winding.WidestOnEdge.Value:
+                return new(at, RefusalCode.NeedsStrip, Math.Round(Winding.StripWidth(piece).Value), null, Winding.WidestOnEdge.Value, Millimetres.Unit);
+            case HalfStep or LetterStep or GateStep or EnvelopeStep or AccordionStep or EncloseStep or StripsStep or SlitStep or MatRollStep or ConeStep when !piece.Flat:
+                return new(at, RefusalCode.NeedsFlat);
+            case StripsStep s when Winding.StripWidth(piece).Value / s.Count < Winding.NarrowestStrip.Value:
+                return TooNarrow(at + ".count", s.Count, piece);
+            case SlitStep s when Winding.StripWidth(piece).Value / s.Ribbons < Winding.NarrowestStrip.Value:
+                return TooNarrow(at + ".ribbons", s.Ribbons, piece);
+            case BrushStep { Rim: { } rim } when rim.Value * 2 >= Math.Min(piece.Layout.Length, piece.Layout.Width):
+                return new(at + ".rim", RefusalCode.RimTooWide, rim.Value, 0, Math.Floor(Math.Min(piece.Layout.Length, piece.Layout.Width) / 2), Millimetres.Unit);
+            case StripsStep { Gathered: false } s when piece.Count * s.Count > MostOfOne:
+                return new(at + ".count", RefusalCode.TooManyPiecesOfOne, piece.Count * s.Count, null, MostOfOne);
+            case CutLogStep s when piece.Count * s.Slices > MostOfOne:
+                return new(at + ".slices", RefusalCode.TooManyPiecesOfOne, piece.Count * s.Slices, null, MostOfOne);
+            default:
+                return null;
+        }
+    }
+
+    private static Refusal TooNarrow(string field, int count, Piece piece) => new(
+        field, RefusalCode.StripsTooNarrow, count, 2, Math.Floor(Winding.StripWidth(piece).Value / Winding.NarrowestStrip.Value));
 
     // A list that came in from outside can have a hole where the type says there is none.
     private static bool Stands(object? item, string field, List<Refusal> refusals)

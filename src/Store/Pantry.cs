@@ -4,7 +4,7 @@ using Ystrata.Core;
 
 namespace Ystrata.Store;
 
-/// <summary>What this kitchen has put right or added to the shipped larder, its own vessels, and the units it works in.</summary>
+/// <summary>What this kitchen has put right or added to the shipped larder, its own vessels, how long its hands take, and the units it works in.</summary>
 public sealed class Pantry(Kitchen kitchen)
 {
     /// <summary>The larder as it stands now: shipped values, the cook's over them, the cook's own beside them.</summary>
@@ -24,7 +24,7 @@ public sealed class Pantry(Kitchen kitchen)
             all[id] = ItemOf(body) with { Origin = shipped ? Origin.Changed : deletedAt is null ? Origin.Own : Origin.Gone };
         }
 
-        return new(all.Values, new(units.Cup, units.Fill, Vessels()));
+        return new(all.Values, new(units.Cup, units.Fill, Vessels()), Hands());
     }
 
     /// <summary>Keeps all of them, or none.</summary>
@@ -90,6 +90,33 @@ public sealed class Pantry(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         return db.Execute("update vessel set deleted_at = null where id = @id and deleted_at is not null", new { id }) == 1;
+    }
+
+    public HandTimes Hands()
+    {
+        using var db = kitchen.Connect();
+        return new(db.Query<(string Work, double Seconds)>("select work, seconds from hand_time")
+            .Where(r => Enum.TryParse<HandWork>(r.Work, out _))
+            .ToDictionary(r => Enum.Parse<HandWork>(r.Work), r => new Seconds(r.Seconds)));
+    }
+
+    /// <param name="time">Nothing goes back to the usual.</param>
+    public void Keep(HandWork work, Seconds? time, DateTimeOffset at)
+    {
+        using var db = kitchen.Connect();
+        if (time is { } own)
+        {
+            db.Execute(
+                """
+                insert into hand_time (work, seconds, changed_at) values (@work, @seconds, @at)
+                on conflict (work) do update set seconds = excluded.seconds, changed_at = excluded.changed_at
+                """,
+                new { work = work.ToString(), seconds = own.Value, at = Kitchen.Stamp(at) });
+        }
+        else
+        {
+            db.Execute("delete from hand_time where work = @work", new { work = work.ToString() });
+        }
     }
 
     public Units Units()

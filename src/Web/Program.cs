@@ -57,6 +57,9 @@ app.MapGet("/healthz", (Kitchen kitchen) => kitchen.Answers() ? Results.Text("we
 
 var api = app.MapGroup("/api").ProducesKitchenProblem();
 api.MapGroup("/plan").WithTags("Plan").MapPlan();
+api.MapGroup("/compare").WithTags("Fold").MapCompare();
+api.MapGroup("/reverse").WithTags("Fold").MapReverse();
+api.MapGroup("/hands").WithTags("Fold").MapHands();
 api.MapGroup("/larder").WithTags("Larder").MapLarder();
 api.MapGroup("/vessels").WithTags("Larder").MapVessels();
 api.MapGroup("/measure").WithTags("Larder").MapMeasure();

@@ -67,11 +67,40 @@ public class SpecCheckTests
     {
         var refusal = The(Breads.White([.. Enumerable.Repeat(Breads.Letter, 24)]));
 
-        Assert.Equal(("fold.steps[6]", RefusalCode.TooManyLeaves, (double?)2187), (refusal.Field, refusal.Code, refusal.Given));
+        Assert.Equal(("fold.steps[6]", RefusalCode.TooManyLeaves, (double?)1024), (refusal.Field, refusal.Code, refusal.Most));
+        Assert.True(refusal.Given > 1024);
     }
 
     [Fact]
-    public void A_coil_is_wound_from_a_rope() => Assert.Equal(RefusalCode.NeedsRope, The(Breads.White(Breads.Letter, Breads.Coil)).Code);
+    public void A_coil_is_wound_from_a_rope_or_from_a_strip_that_stands()
+    {
+        var refusal = The(Breads.White(Breads.Letter, Breads.Coil));
+
+        Assert.Equal(("fold.steps[1]", RefusalCode.NeedsStrip, (double?)60), (refusal.Field, refusal.Code, refusal.Most));
+    }
+
+    public static TheoryData<string, RefusalCode, FoldStep[]> Impossible { get; } = new()
+    {
+        { "fold.steps[2]", RefusalCode.NeedsFlat, [Breads.MatRoll, Breads.Coil, Breads.Half] },
+        { "fold.steps[1]", RefusalCode.NeedsFlat, [new ConeStep(4), Breads.Letter] },
+        { "fold.steps[0]", RefusalCode.NeedsRope, [new CutLogStep(4)] },
+        { "fold.steps[1].count", RefusalCode.StripsTooNarrow, [new RollLongStep(new(600), new(150)), new StripsStep(60, false)] },
+        { "fold.steps[1].ribbons", RefusalCode.StripsTooNarrow, [new AccordionStep(6), new SlitStep(40)] },
+        { "fold.steps[0].rim", RefusalCode.RimTooWide, [new BrushStep("ghee", new(2), Rim: new(150))] },
+        { "fold.steps[2].slices", RefusalCode.TooManyPiecesOfOne, [new StripsStep(5, false), Breads.MatRoll, new CutLogStep(25)] },
+        { "fold.steps[0].length", RefusalCode.OutOfRange, [new RollLongStep(new(2000), new(200))] },
+        { "fold.steps[0].item", RefusalCode.WrongKind, [new ScatterStep("ghee", new(2), new(1))] },
+        { "fold.steps[0].grain", RefusalCode.NotANumber, [new ScatterStep("seed-nigella", new(2), new(double.NaN))] },
+    };
+
+    [Theory]
+    [MemberData(nameof(Impossible))]
+    public void What_hands_cannot_do_is_refused_at_its_step(string field, RefusalCode code, FoldStep[] steps)
+    {
+        var refusal = The(Breads.White(steps));
+
+        Assert.Equal((field, code), (refusal.Field, refusal.Code));
+    }
 
     [Fact]
     public void Butter_cannot_bring_more_water_than_the_dough_has() =>

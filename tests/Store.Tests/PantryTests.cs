@@ -70,4 +70,15 @@ public sealed class PantryTests : IDisposable
         Assert.True(pantry.RestoreVessel("a"));
         Assert.Single(pantry.Vessels());
     }
+
+    [Fact]
+    public void An_own_hand_time_is_kept_until_it_goes_back_to_the_usual()
+    {
+        pantry.Keep(HandWork.Coil, new Seconds(22), TempKitchen.Noon);
+        pantry.Keep(HandWork.Coil, new Seconds(18), TempKitchen.Noon);
+        Assert.Equal(18, pantry.Larder().Hands[HandWork.Coil].Value);
+
+        pantry.Keep(HandWork.Coil, null, TempKitchen.Noon);
+        Assert.Equal(HandTimes.Usual[HandWork.Coil], pantry.Larder().Hands[HandWork.Coil]);
+    }
 }

@@ -15,8 +15,7 @@ test("a batch goes from the shelf to the log and is there after the server was k
   await expect(bench.drawn("open").first()).not.toHaveAttribute("d", before ?? "");
 
   await bench.open("Fold");
-  await page.getByRole("button", { name: "Add a step" }).click();
-  await page.getByRole("button", { name: "Brush fat" }).click();
+  await bench.add("Brush fat");
   await bench.step(2).press("Alt+ArrowLeft");
   expect(await bench.steps()).toEqual(["letter", "brush", "letter"]);
   await expect(bench.stratum("fold")).toContainText("9 leaves");

@@ -81,6 +81,12 @@ export class Bench {
     return this.portion(id).getByTestId("grams").getByRole("textbox");
   }
 
+  /** Adds a step behind the one that is open, or at the end. */
+  async add(kind: string) {
+    await this.page.getByRole("button", { name: "Add a step" }).click();
+    await this.page.getByRole("button", { name: kind, exact: true }).click();
+  }
+
   step(i: number) {
     return this.page.locator(`[data-step="${i}"]`);
   }

@@ -90,6 +90,13 @@ const spoils: Record<string, (spec: any) => void> = {
     s.balls.mass = 40;
     s.rest = { ...s.rest, place: "fridge", time: 600 };
   },
+  "a round in letters, coarse herbs between": (s) => {
+    s.sheet = { ...s.sheet, diameter: 300, fatMass: 6 };
+    s.fold.steps = [{ kind: "scatter", item: "seed-nigella", mass: 1, grain: 4 }, { kind: "letter" }, { kind: "letter" }];
+  },
+  "a parcel": (s) => {
+    s.fold.steps = [{ kind: "envelope", overlap: false }, { kind: "pinch" }];
+  },
   bare: (s) => {
     s.rest.covered = false;
   },
@@ -123,7 +130,7 @@ test("every note has its words and every word its figure", async ({ bench, page,
         codes.delete((await note.getAttribute("data-note")) ?? "");
         const text = await note.innerText();
         expect(text).not.toMatch(/undefined|NaN|null|\{|\}/);
-        expect(text).toMatch(/[.]$/);
+        expect(await note.locator("p").last().innerText()).toMatch(/[.]$/);
       }
     }
   }

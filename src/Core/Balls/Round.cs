@@ -44,6 +44,9 @@ public static class Round
         return s0 * Math.Exp(-rest.Value / RelaxMinutes);
     }
 
+    /// <summary>How much longer to rest until a springback has gone down to another.</summary>
+    public static Minutes RestUntil(double springback, double wanted) => new(RelaxMinutes * Math.Log(springback / wanted));
+
     /// <summary>How far to roll so that the round settles at this diameter.</summary>
     public static Millimetres RollPast(Millimetres settled, double springback) => settled / (1 - springback);
 }

@@ -4,19 +4,11 @@ namespace Ystrata.Core;
 public sealed record Spent(string Id, Grams Mass, CostPart Part)
 {
     /// <summary>Fat and flour laid on and between the leaves, and fat in the pan.</summary>
-    public static IReadOnlyList<Spent> On(BatchSpec spec, int count) =>
+    public static IReadOnlyList<Spent> On(BatchSpec spec, int balls, int pieces) =>
     [
-        .. new Spent[]
-        {
-            new(spec.Sheet.Fat, spec.Sheet.FatMass * count, CostPart.Inside),
-            new(spec.Sheet.Dust, spec.Sheet.DustMass * count, CostPart.Inside),
-            new(spec.Pan.Fat, spec.Pan.FatPerSide * (2 * count), CostPart.Pan),
-        }.Concat(spec.Fold.Steps.Select(s => s switch
-        {
-            BrushStep b => new Spent(b.Fat, b.Mass * count, CostPart.Inside),
-            DustStep d => new Spent(d.Flour, d.Mass * count, CostPart.Inside),
-            _ => null,
-        }).OfType<Spent>()).Where(u => u.Mass.Value > 0),
+        .. FoldInputs.Of(spec).Select(u => new Spent(u.Id, u.OfBall * balls, CostPart.Inside))
+            .Append(new(spec.Pan.Fat, spec.Pan.FatPerSide * (2 * pieces), CostPart.Pan))
+            .Where(u => u.Mass.Value > 0),
     ];
 }
 

@@ -3,9 +3,13 @@ namespace Ystrata.Core;
 /// <summary>The piece after one step of the program.</summary>
 /// <param name="Across">Longer side, or diameter.</param>
 /// <param name="Wide">Shorter side, or diameter.</param>
-/// <param name="Film">Fat that lies on the face that is up.</param>
-/// <param name="Laid">Contacts this step made.</param>
+/// <param name="Leaves">Where it is fullest.</param>
+/// <param name="Film">Fat that lies on the face that is up, where it is fullest.</param>
+/// <param name="Laid">Contacts this step made there.</param>
 /// <param name="Welded">Of those, the ones that have fused once the piece is rolled out.</param>
+/// <param name="Time">Of the hands.</param>
+/// <param name="View">The piece from above.</param>
+/// <param name="Section">The piece cut through where it is fullest.</param>
 public sealed record StepSheet(
     Outline Outline,
     Millimetres Across,
@@ -15,25 +19,47 @@ public sealed record StepSheet(
     int Leaves,
     Micrometres Film,
     int Laid,
-    int Welded);
+    int Welded,
+    Seconds Time,
+    PlanView View,
+    Section Section);
 
-/// <param name="Nominal">Leaves piled.</param>
-/// <param name="Effective">1 + contacts that are not fused.</param>
-/// <param name="InsideFat">Fat laid on or between leaves, per piece.</param>
+/// <summary>Rings that stand upright from the middle to the rim.</summary>
+/// <param name="Apart">Rings that come apart: 1 + contacts that are not fused.</param>
+/// <param name="Each">One ring along the radius, on average.</param>
+/// <param name="State">The worst contact between two rings.</param>
+/// <param name="OnEdge">True when the leaves themselves stand upright; false for a rope wound flat, whose rings are windings.</param>
+public sealed record RingSheet(double Count, double Apart, Millimetres Each, ContactState State, bool OnEdge);
+
+/// <param name="Nominal">Leaves through the thickness, piled where the piece is fullest.</param>
+/// <param name="Effective">1 + contacts there that are not fused.</param>
+/// <param name="Covers">Share of the finished piece that has as many leaves.</param>
+/// <param name="MeanEffective">Leaves that come apart, on average over the piece.</param>
+/// <param name="InsideFat">Fat laid on or between leaves, per ball.</param>
 /// <param name="FatPer100G">The same per 100 g of raw dough.</param>
-/// <param name="Rings">Windings of the coil from rim to middle; nothing without a coil.</param>
-/// <param name="RingsState">Whether those windings come apart.</param>
+/// <param name="Laid">All of it by ingredient, what is scattered among it.</param>
+/// <param name="Pieces">Pieces one ball becomes.</param>
+/// <param name="Threads">Threads of a slit sheet, through the thickness; nothing without slits.</param>
+/// <param name="Hands">From sheet to last roll, one ball, rests not counted.</param>
+/// <param name="Difficulty">1 easy to 5 hard.</param>
 public sealed record FoldSheet(
     IReadOnlyList<StepSheet> Steps,
     int Nominal,
     int Effective,
     int Patchy,
     int Fused,
+    Percent Covers,
+    double MeanEffective,
     Grams InsideFat,
     Grams InsideDust,
     Grams FatPer100G,
-    double? Rings,
-    ContactState? RingsState);
+    IReadOnlyList<LaidMass> Laid,
+    RingSheet? Rings,
+    int Pieces,
+    int? Threads,
+    Seconds Hands,
+    int Difficulty,
+    FlakeSheet Flake);
 
 /// <summary>Stage 5: the fold program, step by step.</summary>
 public static class FoldStage
@@ -54,47 +80,59 @@ public static class FoldStage
     }
 
     /// <summary>Judges the program once the piece has been rolled out: films thin with the last roll, so leaves weld there.</summary>
-    public static FoldSheet Judge(FoldSpec spec, IReadOnlyList<Piece> steps, Piece rolled, SheetSpec sheet, Grams ball)
+    /// <param name="drawn">False leaves the plan views out, where nobody looks at single steps.</param>
+    public static FoldSheet Judge(BatchSpec spec, Piece sheet, IReadOnlyList<Piece> steps, Rolled rolled, Grams ball, HandTimes times, bool drawn = true)
     {
-        var states = Array.ConvertAll(rolled.Contacts, c => Contacts.StateOf(c.Coat));
-        var fused = states.Count(s => s == ContactState.Fused);
+        var full = rolled.Fullest;
+        var fused = full.Contacts.Count(c => c.State == ContactState.Fused);
         var welded = new int[steps.Count];
         var laid = new int[steps.Count];
-        for (var i = 0; i < states.Length; i++)
+        foreach (var contact in full.Contacts)
         {
-            laid[rolled.Contacts[i].Step]++;
-            welded[rolled.Contacts[i].Step] += states[i] == ContactState.Fused ? 1 : 0;
+            laid[contact.Step]++;
+            welded[contact.Step] += contact.State == ContactState.Fused ? 1 : 0;
         }
 
-        var fat = sheet.FatMass + new Grams(spec.Steps.OfType<BrushStep>().Sum(s => s.Mass.Value));
-        var dust = sheet.DustMass + new Grams(spec.Steps.OfType<DustStep>().Sum(s => s.Mass.Value));
-        var (rings, ringsState) = RingsOf(spec, steps);
+        var used = FoldInputs.Of(spec);
+        var fat = new Grams(used.Where(u => u.Is == LaidIn.Fat).Sum(u => u.OfBall.Value));
+        var dust = new Grams(used.Where(u => u.Is == LaidIn.Dust).Sum(u => u.OfBall.Value));
+        var views = drawn ? PlanView.Of(spec.Fold.Steps, sheet, steps) : null;
+        var covers = rolled.Places.Where(p => p.Pile.Count >= full.Count).Sum(p => p.Area.Value) / rolled.Area.Value;
+        var rings = rolled.Rings is { } r ? RingsOf(r) : null;
 
         return new(
-            [.. steps.Select((p, i) => new StepSheet(p.Outline, p.Length, p.Width, p.Area, p.Thickness, p.Leaves.Length, p.Top.Film, laid[i], welded[i]))],
-            rolled.Leaves.Length,
-            1 + states.Length - fused,
-            states.Count(s => s == ContactState.Patchy),
+            [.. steps.Select((p, i) => new StepSheet(
+                p.Outline, p.Length, p.Width, p.Area, p.Thickness, p.Fullest.Count, p.Fullest.Top.Film, laid[i], welded[i], times.Of(spec.Fold.Steps[i], p), views?[i] ?? PlanView.None, Section.Of(p)))],
+            full.Count,
+            full.Count - fused,
+            full.Contacts.Count(c => c.State == ContactState.Patchy),
             fused,
+            Percent.FromFraction(Math.Min(covers, 1)),
+            rolled.Places.Sum(p => ApartIn(p.Pile) * p.Area.Value) / rolled.Area.Value,
             fat,
             dust,
             fat * (100 / ball.Value),
+            [.. used.Where(u => u.Mass.Value > 0).GroupBy(u => u.Id).Select(g => new LaidMass(g.Key, new(g.Sum(u => u.OfBall.Value))))],
             rings,
-            ringsState);
+            rolled.Piece.Count,
+            rolled.Piece.Ribbons > 1 ? rolled.Piece.Ribbons * full.Count : null,
+            times.OfProgram(spec, steps),
+            Difficulty.Of(spec.Fold),
+            FlakeSheet.Of(rolled, rings, spec.Roll.By));
     }
 
-    // Rings: D/2d windings; neighbours touch with the outside of the rope, which is the back of the sheet on both.
-    private static (double? Rings, ContactState? State) RingsOf(FoldSpec spec, IReadOnlyList<Piece> steps)
-    {
-        for (var i = spec.Steps.Count - 1; i > 0; i--)
-        {
-            if (spec.Steps[i] is CoilStep)
-            {
-                var rope = steps[i - 1];
-                return (steps[i].Length / rope.Width / 2, Contacts.StateOf(rope.Top + rope.Bottom));
-            }
-        }
+    /// <summary>Leaves of a pile that come apart: 1 + contacts that are not fused.</summary>
+    public static int ApartIn(Pile pile) => 1 + pile.Contacts.Count(c => c.State != ContactState.Fused);
 
-        return (null, null);
+    private static RingSheet RingsOf(Rings rings)
+    {
+        var states = rings.Contacts.Select(c => c.State).ToList();
+        var open = states.Count(s => s != ContactState.Fused) / (double)states.Count;
+        return new(
+            rings.Count,
+            1 + Math.Max(rings.Count - 1, 0) * open,
+            new(rings.Leaves.Average(l => l.Value)),
+            states.Max(),
+            rings.Face.Value > 0);
     }
 }

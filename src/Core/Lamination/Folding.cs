@@ -1,102 +1,142 @@
 namespace Ystrata.Core;
 
+/// <summary>A line along which a flat piece is folded.</summary>
+/// <param name="At">Where, in mm of the plan.</param>
+/// <param name="Beyond">True when the part at greater x or y moves.</param>
+/// <param name="Under">True when it is tucked under.</param>
+/// <param name="Wedge">For a wedge folded about the line through its point: the angle that is left, in radians.</param>
+public sealed record Crease(Axis Axis, double At, bool Beyond, bool Under, double? Wedge = null);
+
 /// <summary>How each step of a fold program changes a piece (models.md D).</summary>
 public static class Folding
 {
     /// <summary>Ystrata follows a piece up to this many leaves.</summary>
     public const int MostLeaves = 1024;
 
-    private static readonly bool[] HalfFlips = [false, true];
-    private static readonly bool[] LetterFlips = [false, true, true];
+    /// <summary>A fold, cut or stretch is along the longer side of the piece.</summary>
+    public static Axis Along(Piece piece) => piece.Layout.Width > piece.Layout.Length + 1e-6 ? Axis.Y : Axis.X;
 
-    /// <summary>How many copies a step will pile, 1 when it piles none.</summary>
+    /// <summary>How many times the leaves a step makes of the fullest place, 1 when it piles none.</summary>
     public static int CopiesOf(FoldStep step, Piece piece) => step switch
     {
-        HalfStep => 2,
+        HalfStep or GateStep or EncloseStep => 2,
         LetterStep => 3,
-        AccordionStep a => a.Pleats,
-        MatRollStep => MatCrossings(piece),
+        EnvelopeStep s => s.Overlap ? 9 : 4,
+        AccordionStep s => s.Pleats,
+        StripsStep { Gathered: true } s => s.Count,
+        ConeStep s => s.Turns,
+        MatRollStep => Winding.Crossings(piece),
         _ => 1,
     };
 
     public static Piece Apply(FoldStep step, Piece piece, int index, Larder larder) => step switch
     {
         RollStep s => RollTo(piece, s.Diameter),
-        BrushStep s => piece.Coated(FatCoat(s.Mass, larder[s.Fat], piece.Area)),
-        DustStep s => piece.Coated(new(default, default, Load.From(s.Mass, piece.Area))),
-        HalfStep => Half(piece, index),
-        LetterStep => Along(piece, LetterFlips, index),
-        AccordionStep s => Along(piece, Pleated(s.Pleats), index),
-        MatRollStep => MatRoll(piece, index),
-        CoilStep => Coil(piece),
+        PressStep s => RollTo(piece, s.Diameter),
+        RollLongStep s => RollLong(piece, s),
+        StretchStep s => Winding.Stretch(piece, s.Times),
+        BrushStep s => Brush(piece, s, larder[s.Fat]),
+        PasteStep s => piece.Coated(Paste(s.Fat, s.Mass, s.FlourMass, piece, larder)),
+        DustStep s => piece.Coated(Coat.OfDust(s.Mass, piece.Area)),
+        ScatterStep s => piece.Coated(Coat.OfBits(s.Mass, piece.Area)),
+        SeedsStep s => Laid(piece, Coat.OfBits(s.Mass, piece.Area), s.On),
+        HalfStep or LetterStep or GateStep or EnvelopeStep or AccordionStep => Fold(piece, step, index),
+        EncloseStep s => Fold(piece.Coated(Paste(s.Fat, s.Mass, s.FlourMass, piece, larder)), step, index),
+        StripsStep s => Winding.Strips(piece, s, index),
+        SlitStep s => piece with { Ribbons = s.Ribbons },
+        MatRollStep => Winding.MatRoll(piece, index),
+        CutLogStep s => Winding.CutLog(piece, s.Slices, index),
+        CoilStep => Winding.Coil(piece, index),
+        ConeStep s => Winding.Cone(piece, s.Turns, index),
+        PinchStep or RestStep => piece,
         _ => throw new ArgumentOutOfRangeException(nameof(step)),
     };
 
     /// <summary>Rolls until the area is that of a round of this diameter; a piece that is already bigger stays as it is.</summary>
     public static Piece RollTo(Piece piece, Millimetres diameter)
     {
-        var k = SquareCentimetres.OfRound(diameter).Value / piece.Area.Value;
-        return k > 1 ? piece.Spread(k) : piece;
+        var flat = Winding.Flattened(piece);
+        var k = SquareCentimetres.OfRound(diameter).Value / flat.Area.Value;
+        return k > 1 ? flat.Spread(k) : flat;
     }
 
-    /// <summary>A film of fat: m / (ρ · A).</summary>
-    public static Coat FatCoat(Grams mass, Ingredient fat, SquareCentimetres area) => new(
-        Micrometres.FromMetres(mass.Kilograms / (fat.Density.KilogramsPerCubicMetre * area.SquareMetres)),
-        Load.From(mass, area),
-        default);
-
-    /// <summary>The fat that makes a film of this thickness on an area.</summary>
-    public static Grams FatFor(Micrometres film, Ingredient fat, SquareCentimetres area) =>
-        Grams.FromKilograms(film.Metres * fat.Density.KilogramsPerCubicMetre * area.SquareMetres);
-
-    private static Piece Half(Piece piece, int index) => piece.Outline switch
+    private static Piece RollLong(Piece piece, RollLongStep step)
     {
-        Outline.Round => piece.Piled(HalfFlips, index, Outline.HalfMoon, piece.Length, piece.Width / 2),
-        Outline.HalfMoon or Outline.Wedge => piece.Piled(HalfFlips, index, Outline.Wedge, piece.Length / 2, piece.Width),
-        _ => Along(piece, HalfFlips, index),
-    };
-
-    // The longer side is folded; flaps are pulled square, so that every copy has the same area.
-    private static Piece Along(Piece piece, bool[] flips, int index)
-    {
-        var area = piece.Area.Value * 100 / flips.Length;
-        var kept = Math.Min(piece.Length.Value, piece.Width.Value);
-        var other = area / kept;
-        return piece.Piled(flips, index, Outline.Block, new(Math.Max(kept, other)), new(Math.Min(kept, other)));
+        var flat = Winding.Flattened(piece);
+        var k = Math.Max(SquareCentimetres.OfRectangle(step.Length, step.Width).Value / flat.Area.Value, 1);
+        var (long_, ratio) = (Math.Sqrt(k * flat.Area.Value * 100 * (step.Length / step.Width)), step.Width / step.Length);
+        // Rings and cones stay what they are, however they are rolled.
+        return flat with { Outline = flat.Flat ? Outline.Block : flat.Outline, Layout = Layout.Rectangle(long_, long_ * ratio, flat.Evened().Spread(k)), Rings = flat.Rings?.Spread(k) };
     }
 
-    private static bool[] Pleated(int pleats)
+    private static Piece Brush(Piece piece, BrushStep step, Ingredient fat)
     {
-        var flips = new bool[pleats];
-        for (var i = 1; i < pleats; i += 2)
+        Pile On(Pile pile, SquareCentimetres area) => pile.Coated(Coat.OfFat(step.Mass, fat, area), step.On);
+
+        return step.Rim is { Value: > 0 } rim
+            ? piece with { Layout = piece.Layout.Within(rim.Value, On) }
+            : Laid(piece, Coat.OfFat(step.Mass, fat, piece.Area), step.On);
+    }
+
+    private static Piece Laid(Piece piece, Coat coat, LaidOn on) => piece with { Layout = piece.Layout.With(p => p.Coated(coat, on)) };
+
+    private static Coat Paste(string fat, Grams mass, Grams flour, Piece piece, Larder larder) =>
+        Coat.OfFat(mass, larder[fat], piece.Area) + Coat.OfDust(flour, piece.Area);
+
+    /// <summary>The creases a step folds, in order, on the piece before it; none for a step that folds nothing.</summary>
+    public static IReadOnlyList<Crease> Creases(FoldStep step, Piece piece)
+    {
+        var along = Along(piece);
+        var across = along == Axis.X ? Axis.Y : Axis.X;
+        return step switch
         {
-            flips[i] = true;
+            HalfStep or EncloseStep => [HalfCrease(piece)],
+            LetterStep => Letter(piece, along),
+            GateStep => Gate(piece, along),
+            EnvelopeStep { Overlap: true } => [.. Letter(piece, along), .. Letter(piece, across)],
+            EnvelopeStep => [.. Gate(piece, along), .. Gate(piece, across)],
+            AccordionStep s => [.. Enumerable.Range(1, s.Pleats - 1).Select(i => At(piece, along, 1 - i / (double)s.Pleats, beyond: true, under: i % 2 == 0))],
+            _ => [],
+        };
+    }
+
+    private static Piece Fold(Piece piece, FoldStep step, int index)
+    {
+        var layout = piece.Layout;
+        foreach (var crease in Creases(step, piece))
+        {
+            layout = crease.Wedge is { } angle
+                ? Layout.Sector(piece.Layout.Right, angle, piece.Fullest.Piled([false, true], index))
+                : layout.Folded(crease.Axis, crease.At, crease.Beyond, crease.Under, index);
         }
 
-        return flips;
+        var outline = step is HalfStep or EncloseStep && piece.Piles.Count == 1 ? Halved(piece.Outline) : Outline.Block;
+        return piece with { Outline = outline, Layout = layout };
     }
 
-    // d = √(4ℓt/π); through the middle a rope shows 2 · turns = d/t windings.
-    private static double RopeWidth(Piece piece) =>
-        Math.Sqrt(4 * piece.Length.Value * piece.Thickness.Value / Math.PI);
-
-    private static int MatCrossings(Piece piece) =>
-        Math.Max(2, (int)Math.Min(MostLeaves + 1, Math.Round(RopeWidth(piece) / piece.Thickness.Value)));
-
-    // A rope cut across: the lower windings lie as they were rolled, the upper ones are turned over.
-    private static Piece MatRoll(Piece piece, int index)
+    private static Outline Halved(Outline outline) => outline switch
     {
-        var flips = new bool[MatCrossings(piece)];
-        flips.AsSpan((flips.Length + 1) / 2).Fill(true);
-        var ropeLength = piece.Area.Value * 100 / piece.Length.Value;
-        return piece.Piled(flips, index, Outline.Rope, new(ropeLength), new(RopeWidth(piece)));
-    }
+        Outline.Round => Outline.HalfMoon,
+        Outline.HalfMoon or Outline.Wedge => Outline.Wedge,
+        _ => Outline.Block,
+    };
 
-    // D = √(4Rd/π): the wound rope covers R · d.
-    private static Piece Coil(Piece rope)
-    {
-        var area = rope.Length.Value * rope.Width.Value / 100;
-        var across = new SquareCentimetres(area).AsRound();
-        return rope.Spread(area / rope.Area.Value) with { Outline = Outline.Coil, Length = across, Width = across };
-    }
+    // A round is folded top to bottom, its half-moon side to side, a wedge about the line through its point.
+    private static Crease HalfCrease(Piece piece) => piece.Piles.Count > 1
+        ? At(piece, Along(piece), 0.5, beyond: true)
+        : piece.Outline switch
+        {
+            Outline.Round => At(piece, Axis.Y, 0.5, beyond: false),
+            Outline.HalfMoon => At(piece, Axis.X, 0.5, beyond: false),
+            Outline.Wedge => new(Axis.X, 0, Beyond: true, Under: false, piece.Area.Value * 100 / (piece.Layout.Right * piece.Layout.Right)),
+            _ => At(piece, Along(piece), 0.5, beyond: true),
+        };
+
+    private static Crease[] Letter(Piece piece, Axis axis) => [At(piece, axis, 2 / 3.0, beyond: true), At(piece, axis, 1 / 3.0, beyond: false)];
+
+    private static Crease[] Gate(Piece piece, Axis axis) => [At(piece, axis, 0.75, beyond: true), At(piece, axis, 0.25, beyond: false)];
+
+    private static Crease At(Piece piece, Axis axis, double at, bool beyond, bool under = false) => axis == Axis.X
+        ? new(axis, piece.Layout.Left + piece.Layout.Length * at, beyond, under)
+        : new(axis, piece.Layout.Low + piece.Layout.Width * at, beyond, under);
 }

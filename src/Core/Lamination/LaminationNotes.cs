@@ -9,6 +9,12 @@ public static class LaminationNotes
     // Flour on a face that burns on the pan and tastes of it (empirical).
     private static readonly Load MostDust = new(4);
 
+    // Under this share of the bread the fullest place does not speak for it (empirical).
+    private static readonly Percent FullCover = new(75);
+
+    // Scattered bits this many times a leaf tear it (models.md E has the same for lumps and walls; empirical).
+    private const double GrainPerLeaf = 1.5;
+
     // Springback worth rolling past for, share of the diameter.
     private const double WorthRollingPast = 0.02;
 
@@ -21,7 +27,8 @@ public static class LaminationNotes
                 Quantity.Of("thickness", sheet.Thickness),
                 Quantity.Of("limit", sheet.Thinnest),
                 Quantity.Of("across", sheet.ThinnestAcross),
-            ]);
+            ],
+            Mends: [SheetTo(spec, sheet, sheet.ThinnestAcross, down: true)]);
         }
         else if (folded && sheet.Thickness.Value > sheet.ThickFrom.Value)
         {
@@ -30,49 +37,60 @@ public static class LaminationNotes
                 Quantity.Of("thickness", sheet.Thickness),
                 Quantity.Of("limit", sheet.Thinnest),
                 Quantity.Of("across", sheet.ThickFromAcross),
-            ]);
+            ],
+            Mends: [SheetTo(spec, sheet, sheet.ThickFromAcross, down: false)]);
         }
 
         if (rest.Counts.Value < rest.Least.Value)
         {
             yield return new(NoteCode.ShortRest, Stage.Sheet, Weight.Watch,
-                [Quantity.Of("rest", rest.Counts), Quantity.Of("least", rest.Least), Quantity.Of("limit", sheet.Thinnest)]);
+                [Quantity.Of("rest", rest.Counts), Quantity.Of("least", rest.Least), Quantity.Of("limit", sheet.Thinnest)],
+                Mends: [RestLonger(spec, rest)]);
         }
 
         if (sheet.Film.Value > SheetStage.HoldsFilm.Value)
         {
-            yield return RunsOut(Stage.Sheet, spec.FatMass, sheet.MostFat, sheet.Film, spec.Fat);
+            yield return RunsOut(Stage.Sheet, spec.FatMass, sheet.MostFat, sheet.Film, spec.Fat) with
+            {
+                Mends = [new(MendCode.SheetFatLess, [Quantity.Of("fat", sheet.MostFat.Down())], Sheet: spec with { FatMass = sheet.MostFat.Down() })],
+            };
         }
 
         if (sheet.Dust.Value > MostDust.Value)
         {
             yield return new(NoteCode.DustHeavy, Stage.Sheet, Weight.Watch,
-                [Quantity.Of("dust", spec.DustMass), Quantity.Of("most", MostDust.Over(sheet.Area))]);
+                [Quantity.Of("dust", spec.DustMass), Quantity.Of("most", MostDust.Over(sheet.Area))],
+                Mends: [new(MendCode.DustLess, [Quantity.Of("dust", MostDust.Over(sheet.Area).Down())], Sheet: spec with { DustMass = MostDust.Over(sheet.Area).Down() })]);
         }
     }
 
-    public static IEnumerable<Note> OfFold(FoldSpec spec, FoldSheet fold, Piece rolled, Larder larder)
+    public static IEnumerable<Note> OfFold(BatchSpec spec, FoldSheet fold, Rolled rolled, DoughSheet dough, Larder larder)
     {
-        for (var i = 0; i < spec.Steps.Count; i++)
+        foreach (var note in OfSteps(spec, fold, rolled, larder))
         {
-            if (spec.Steps[i] is BrushStep brush && fold.Steps[i].Film.Value > SheetStage.HoldsFilm.Value)
-            {
-                var most = Folding.FatFor(SheetStage.HoldsFilm, larder[brush.Fat], fold.Steps[i].Area);
-                yield return RunsOut(Stage.Fold, brush.Mass, most, fold.Steps[i].Film, brush.Fat);
-            }
+            yield return note;
         }
 
         var contacts = fold.Nominal - 1;
-        if (fold.Fused > 0)
+        var mends = new FoldMends(spec, dough.Ball, dough.Density, larder);
+        if (fold.Fused > 0 && fold.InsideFat.Value + fold.InsideDust.Value <= 0 && spec.Fold.Steps.Any(s => s is PinchStep))
+        {
+            yield return new(NoteCode.SealedShut, Stage.Fold, Weight.Right, [Quantity.Count("leaves", fold.Nominal)]);
+        }
+        else if (fold.Fused > 0)
         {
             var step = fold.Steps.Select((s, i) => (s.Welded, i)).MaxBy(s => s.Welded).i;
-            yield return new(NoteCode.FusedContacts, Stage.Fold, Weight.Wrong,
-            [
-                Quantity.Count("fused", fold.Fused),
-                Quantity.Count("of", contacts),
-                Quantity.Count("leaves", fold.Effective),
-                Quantity.Count("step", step + 1),
-            ]);
+            yield return new(
+                NoteCode.FusedContacts,
+                Stage.Fold,
+                Weight.Wrong,
+                [
+                    Quantity.Count("fused", fold.Fused),
+                    Quantity.Count("of", contacts),
+                    Quantity.Count("leaves", fold.Effective),
+                    Quantity.Count("step", step + 1),
+                ],
+                Mends: mends.OfContacts(ContactState.Fused));
         }
         else if (fold.Patchy == 0 && contacts > 0)
         {
@@ -81,16 +99,24 @@ public static class LaminationNotes
 
         if (fold.Patchy > 0)
         {
-            var thinnest = rolled.Contacts
-                .Where(c => Contacts.StateOf(c.Coat) == ContactState.Patchy)
-                .Min(c => c.Coat.Film.Value);
-            yield return new(NoteCode.PatchyFat, Stage.Fold, Weight.Watch,
-            [
-                Quantity.Count("patchy", fold.Patchy),
-                Quantity.Count("of", contacts),
-                Quantity.Of("film", new Micrometres(thinnest)),
-                Quantity.Of("open", Contacts.OpenFilm),
-            ]);
+            var thinnest = rolled.Fullest.Contacts.Where(c => c.State == ContactState.Patchy).Min(c => c.Coat.Film.Value);
+            yield return new(
+                NoteCode.PatchyFat,
+                Stage.Fold,
+                Weight.Watch,
+                [
+                    Quantity.Count("patchy", fold.Patchy),
+                    Quantity.Count("of", contacts),
+                    Quantity.Of("film", new Micrometres(thinnest)),
+                    Quantity.Of("open", Contacts.OpenFilm),
+                ],
+                Mends: fold.Fused > 0 ? null : mends.OfContacts(ContactState.Patchy));
+        }
+
+        if (fold.Nominal > 1 && fold.Covers.Value < FullCover.Value)
+        {
+            yield return new(NoteCode.PartCovered, Stage.Fold, Weight.Watch,
+                [Quantity.Count("leaves", fold.Nominal), Quantity.Of("covers", fold.Covers), new("mean", fold.MeanEffective, "")]);
         }
 
         if (fold.FatPer100G > MostFatPer100G)
@@ -99,38 +125,109 @@ public static class LaminationNotes
                 [Quantity.Of("fat", fold.FatPer100G), Quantity.Of("most", MostFatPer100G), Quantity.Of("inside", fold.InsideFat)]);
         }
 
-        if (fold.RingsState is ContactState.Fused)
+        if (fold.Rings is { State: ContactState.Fused } rings)
         {
-            yield return new(NoteCode.RingsFused, Stage.Fold, Weight.Watch, [new("rings", fold.Rings ?? 0, "")]);
+            yield return new(
+                NoteCode.RingsFused,
+                Stage.Fold,
+                rings.OnEdge ? Weight.Wrong : Weight.Watch,
+                [new("rings", rings.Count, ""), new("apart", rings.OnEdge ? rings.Apart : 1, "")],
+                Mends: fold.Fused > 0 ? null : mends.OfContacts(ContactState.Fused));
         }
     }
 
-    public static IEnumerable<Note> OfRoll(RollSpec spec, RollSheet roll, FoldSheet fold, Piece beforeRoll)
+    private static IEnumerable<Note> OfSteps(BatchSpec spec, FoldSheet fold, Rolled rolled, Larder larder)
     {
-        if (fold.Effective > 1 && roll.ThinnestLeaf.Value < roll.SmearedUnder.Value)
+        var leaf = rolled.Fullest.Leaves.Min(l => l.Value);
+        for (var i = 0; i < spec.Fold.Steps.Count; i++)
         {
-            yield return new(NoteCode.LeafSmeared, Stage.Roll, Weight.Wrong, [Quantity.Of("leaf", roll.ThinnestLeaf), Quantity.Of("limit", roll.SmearedUnder)]);
+            FoldSpec With(FoldStep step) => new([.. spec.Fold.Steps.Take(i), step, .. spec.Fold.Steps.Skip(i + 1)]);
+            switch (spec.Fold.Steps[i])
+            {
+                case BrushStep { On: LaidOn.Top } brush when fold.Steps[i].Film.Value > SheetStage.HoldsFilm.Value:
+                    var most = Coat.FatFor(SheetStage.HoldsFilm, larder[brush.Fat], fold.Steps[i].Area);
+                    yield return RunsOut(Stage.Fold, brush.Mass, most, fold.Steps[i].Film, brush.Fat) with
+                    {
+                        Mends = [new(MendCode.BrushLess, [Quantity.Of("fat", most.Down()), Quantity.Count("step", i + 1)], Fold: With(brush with { Mass = most.Down() }))],
+                    };
+                    break;
+                case ScatterStep scatter when scatter.Grain.Value > leaf * GrainPerLeaf:
+                    var grain = new Millimetres(Math.Max(Math.Floor(leaf * GrainPerLeaf * 10) / 10, 0.1));
+                    yield return new(
+                        NoteCode.GrainTears,
+                        Stage.Fold,
+                        Weight.Watch,
+                        [Quantity.Of("grain", scatter.Grain), Quantity.Of("leaf", new Millimetres(leaf)), Quantity.Count("step", i + 1)],
+                        scatter.Item,
+                        [new(MendCode.ChopTo, [Quantity.Of("grain", grain), Quantity.Count("step", i + 1)], Fold: With(scatter with { Grain = grain }))]);
+                    break;
+            }
         }
-        else if (fold.Effective > 1 && roll.Leaf.Value > roll.BreadyOver.Value)
+    }
+
+    public static IEnumerable<Note> OfRoll(BatchSpec spec, RollSheet roll, FoldSheet fold, Piece beforeRoll)
+    {
+        var leaves = fold.Rings is { OnEdge: true } r ? r.Apart : fold.Effective;
+        if (leaves > 1 && roll.ThinnestLeaf.Value < roll.SmearedUnder.Value)
+        {
+            yield return new(NoteCode.LeafSmeared, Stage.Roll, Weight.Wrong, [Quantity.Of("leaf", roll.ThinnestLeaf), Quantity.Of("limit", roll.SmearedUnder)],
+                Mends: LastFold(spec.Fold) is { } at ? [new(MendCode.DropStep, [Quantity.Count("step", at + 1)], Fold: new([.. spec.Fold.Steps.Where((_, i) => i != at)]))] : null);
+        }
+        else if (leaves > 1 && roll.Leaf.Value > roll.BreadyOver.Value)
         {
             yield return new(NoteCode.LeafBready, Stage.Roll, Weight.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", roll.BreadyOver)]);
         }
 
-        var already = beforeRoll.Area.AsRound();
-        if (already.Value > spec.Diameter.Value * (1 + 1e-9))
+        if (fold.Rings is not null && spec.Roll.By == RollBy.Pin)
         {
-            yield return new(NoteCode.AlreadyBigger, Stage.Roll, Weight.Watch, [Quantity.Of("already", already), Quantity.Of("asked", spec.Diameter)]);
+            yield return new(NoteCode.CoreCrushed, Stage.Roll, Weight.Watch, [new("rings", fold.Rings.Count, "")],
+                Mends: [new(MendCode.ByHand, [], Roll: spec.Roll with { By = RollBy.Hand })]);
+        }
+
+        var already = beforeRoll.Area.AsRound();
+        if (already.Value > spec.Roll.Diameter.Value * (1 + 1e-9))
+        {
+            yield return new(NoteCode.AlreadyBigger, Stage.Roll, Weight.Watch, [Quantity.Of("already", already), Quantity.Of("asked", spec.Roll.Diameter)]);
         }
         else if (roll.Springback.Fraction > WorthRollingPast)
         {
             yield return new(NoteCode.SpringsBack, Stage.Roll, Weight.Watch,
             [
-                Quantity.Of("rest", spec.Rest),
-                Quantity.Of("across", spec.Diameter),
+                Quantity.Of("rest", roll.Rest),
+                Quantity.Of("across", spec.Roll.Diameter),
                 Quantity.Of("rollTo", roll.RollTo),
-                Quantity.Of("back", spec.Diameter * (1 - roll.Springback.Fraction)),
-            ]);
+                Quantity.Of("back", spec.Roll.Diameter * (1 - roll.Springback.Fraction)),
+            ],
+            Mends: [SpringLess(spec.Roll, roll)]);
         }
+    }
+
+    // A rectangle keeps its proportion; a whole millimetre on the safe side.
+    private static Mend SheetTo(SheetSpec spec, FirstSheet sheet, Millimetres across, bool down)
+    {
+        var factor = across / sheet.Area.AsRound();
+        Millimetres Safe(Millimetres side) => new(down ? Math.Floor(side.Value) : Math.Ceiling(side.Value));
+        var to = Safe(spec.Diameter * factor);
+        return new(MendCode.SheetTo, [Quantity.Of("across", to)], Sheet: spec with { Diameter = to, Width = spec.Width is { } w ? Safe(w * factor) : null });
+    }
+
+    private static Mend RestLonger(SheetSpec spec, RestSheet rest)
+    {
+        var to = new Minutes(Math.Ceiling(spec.Rest.Value + rest.Least.Value - rest.Counts.Value));
+        return new(MendCode.RestTo, [Quantity.Of("rest", to)], Sheet: spec with { Rest = to });
+    }
+
+    private static Mend SpringLess(RollSpec spec, RollSheet roll)
+    {
+        var to = new Minutes(Math.Ceiling(spec.Rest.Value + Round.RestUntil(roll.Springback.Fraction, WorthRollingPast).Value));
+        return new(MendCode.RestTo, [Quantity.Of("rest", to)], Roll: spec with { Rest = to });
+    }
+
+    // Where leaves are smeared the last fold is one too many.
+    private static int? LastFold(FoldSpec fold)
+    {
+        var last = fold.Steps.Select((s, i) => (s, i)).LastOrDefault(s => s.s is HalfStep or LetterStep or GateStep or EnvelopeStep or AccordionStep);
+        return last.s is null ? null : last.i;
     }
 
     private static Note RunsOut(Stage stage, Grams fat, Grams most, Micrometres film, string item) => new(

@@ -3,22 +3,48 @@ namespace Ystrata.Core;
 /// <summary>A contact as it is drawn.</summary>
 public sealed record SectionContact(Micrometres Film, Load Dust, ContactState State);
 
-/// <summary>The bread cut through, from the bottom up, ready to draw to scale.</summary>
+/// <summary>Rings of a bread whose leaves stand upright, from the middle to the rim.</summary>
+/// <param name="Each">Along the radius.</param>
+/// <param name="Contacts">Outside each ring but the last.</param>
+public sealed record SectionRings(IReadOnlyList<Millimetres> Each, IReadOnlyList<SectionContact> Contacts);
+
+/// <summary>The bread cut through where it is fullest, from the bottom up, ready to draw to scale.</summary>
 /// <param name="Leaves">Thickness of each leaf.</param>
 /// <param name="Contacts">Between neighbours: one fewer than leaves.</param>
+/// <param name="Rings">Nothing unless the leaves stand upright.</param>
+/// <param name="Windings">Windings of a rope across the radius; nothing without.</param>
 public sealed record Section(
     Millimetres Across,
     Millimetres Thickness,
     IReadOnlyList<Millimetres> Leaves,
     IReadOnlyList<SectionContact> Contacts,
     Micrometres TopFilm,
-    Micrometres BottomFilm)
+    Micrometres BottomFilm,
+    SectionRings? Rings,
+    double? Windings)
 {
-    public static Section Of(Piece rolled) => new(
-        rolled.Length,
-        rolled.Thickness,
-        rolled.Leaves,
-        Array.ConvertAll(rolled.Contacts, c => new SectionContact(c.Coat.Film, c.Coat.Dust, Core.Contacts.StateOf(c.Coat))),
-        rolled.Top.Film,
-        rolled.Bottom.Film);
+    public static Section Of(Rolled rolled) => Of(rolled.Length, rolled.Fullest, rolled.Rings);
+
+    public static Section Of(Piece piece) => Of(piece.Length, piece.Fullest, piece.Rings);
+
+    private static Section Of(Millimetres across, Pile pile, Rings? rings) => new(
+        across,
+        pile.Thickness,
+        pile.Leaves,
+        [.. pile.Contacts.Select(Drawn)],
+        pile.Top.Film,
+        pile.Bottom.Film,
+        rings is { Face.Value: > 0 } ? Drawn(rings, across) : null,
+        rings is { Face.Value: <= 0 } ? rings.Count : null);
+
+    private static SectionContact Drawn(Contact contact) => new(contact.Coat.Film, contact.Coat.Dust, contact.State);
+
+    // The rings fill the radius exactly: their number is whole, so each is drawn a touch wider or narrower than it is.
+    private static SectionRings Drawn(Rings rings, Millimetres across)
+    {
+        var count = Math.Max((int)Math.Round(rings.Count), 1);
+        var each = Enumerable.Range(0, count).Select(i => rings.Leaves[i % rings.Leaves.Count].Value).ToList();
+        var fit = across.Value / 2 / each.Sum();
+        return new([.. each.Select(e => new Millimetres(e * fit))], [.. Enumerable.Range(0, count - 1).Select(i => Drawn(rings.Contacts[i % rings.Contacts.Count]))]);
+    }
 }

@@ -8,6 +8,7 @@ namespace Ystrata.Core;
 /// <param name="Film">Fat on the upper face.</param>
 /// <param name="Dust">Flour on the upper face.</param>
 /// <param name="MostFat">Fat the face holds before it runs.</param>
+/// <param name="View">The sheet from above.</param>
 public sealed record FirstSheet(
     Millimetres Diameter,
     SquareCentimetres Area,
@@ -18,7 +19,8 @@ public sealed record FirstSheet(
     Millimetres ThickFromAcross,
     Micrometres Film,
     Load Dust,
-    Grams MostFat);
+    Grams MostFat,
+    PlanView View);
 
 /// <summary>Stage 4: the ball rolled thin, fat and flour laid on it.</summary>
 public static class SheetStage
@@ -31,24 +33,30 @@ public static class SheetStage
 
     public static (FirstSheet Sheet, Piece Piece) Work(SheetSpec spec, Grams ball, FlourMix mix, DoughSheet dough, RestSheet rest, Larder larder)
     {
-        var bare = Piece.Sheet(ball, spec.Diameter, dough.Density);
-        var piece = bare
-            .Coated(Folding.FatCoat(spec.FatMass, larder[spec.Fat], bare.Area))
-            .Coated(new(default, default, Load.From(spec.DustMass, bare.Area)));
+        var piece = Lay(spec, ball, dough.Density, larder);
+        var (pile, area) = piece.Piles[0];
         var thinnest = rest.Now.Thinnest;
 
         return (
             new(
                 spec.Diameter,
-                bare.Area,
-                bare.Leaves[0],
+                area,
+                pile.Dough,
                 thinnest,
                 Round.DiameterOf(ball, thinnest, dough.Density),
                 thinnest * ThickFactor,
                 Round.DiameterOf(ball, thinnest * ThickFactor, dough.Density),
-                piece.Top.Film,
-                piece.Top.Dust,
-                Folding.FatFor(HoldsFilm, larder[spec.Fat], bare.Area)),
+                pile.Top.Film,
+                pile.Top.Dust,
+                Coat.FatFor(HoldsFilm, larder[spec.Fat], area),
+                PlanView.OfSheet(piece)),
             piece);
+    }
+
+    /// <summary>The ball rolled out, with fat and flour on its upper face.</summary>
+    public static Piece Lay(SheetSpec spec, Grams ball, Density density, Larder larder)
+    {
+        var bare = Piece.Sheet(ball, spec.Diameter, density, spec.Width);
+        return bare.Coated(Coat.OfFat(spec.FatMass, larder[spec.Fat], bare.Area) + Coat.OfDust(spec.DustMass, bare.Area));
     }
 }

@@ -2,14 +2,14 @@ using System.Globalization;
 
 namespace Ystrata.Core;
 
-/// <summary>Everything the kitchen can reach for, by id, and how it measures. The shipped values come from the csv files beside this one.</summary>
+/// <summary>Everything the kitchen can reach for, by id, how it measures and how fast its hands are. The shipped values come from the csv files beside this one.</summary>
 public sealed class Larder
 {
     private readonly Dictionary<string, Ingredient> byId;
     private readonly Lazy<Dictionary<string, string>> byName;
 
     /// <param name="ingredients">Each id once. A lot takes its values from the flour it is a bag of.</param>
-    public Larder(IEnumerable<Ingredient> ingredients, Measuring? measuring = null)
+    public Larder(IEnumerable<Ingredient> ingredients, Measuring? measuring = null, HandTimes? hands = null)
     {
         byId = ingredients.ToDictionary(i => i.Id, StringComparer.Ordinal);
         foreach (var lot in byId.Values.Where(i => i.Lot is not null).ToList())
@@ -18,6 +18,7 @@ public sealed class Larder
         }
 
         Measuring = measuring ?? Measuring.Usual;
+        Hands = hands ?? HandTimes.Shipped;
         byName = new(() => All.Where(i => i.Origin != Origin.Gone).GroupBy(i => i.Name.Trim(), StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.First().Id, StringComparer.OrdinalIgnoreCase));
     }
@@ -26,6 +27,9 @@ public sealed class Larder
     public static Larder Shipped { get; } = new(ReadShipped());
 
     public Measuring Measuring { get; }
+
+    /// <summary>How long the hands of this kitchen take.</summary>
+    public HandTimes Hands { get; }
 
     public IReadOnlyCollection<Ingredient> All => byId.Values;
 

@@ -40,5 +40,8 @@ public readonly record struct Grams(double Value) : IMeasure<Grams>, IComparable
 
     public static bool operator >=(Grams a, Grams b) => a.Value >= b.Value;
 
+    /// <summary>Down to what a good bench scale shows, 0.1 g: still within a most.</summary>
+    public Grams Down() => new(Math.Floor(Value * 10 + 1e-9) / 10);
+
     public int CompareTo(Grams other) => Value.CompareTo(other.Value);
 }

@@ -58,6 +58,9 @@ public readonly record struct SquareCentimetres(double Value) : IMeasure<SquareC
 
     public static SquareCentimetres FromSquareMetres(double value) => new(value * 1e4);
 
+    /// <summary>The area of a rectangle.</summary>
+    public static SquareCentimetres OfRectangle(Millimetres length, Millimetres width) => FromSquareMetres(length.Metres * width.Metres);
+
     /// <summary>The area of a round: π/4 · D².</summary>
     public static SquareCentimetres OfRound(Millimetres diameter) =>
         FromSquareMetres(Math.PI / 4 * diameter.Metres * diameter.Metres);

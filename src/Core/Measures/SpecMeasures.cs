@@ -15,20 +15,10 @@ public static class SpecMeasures
             }
         }
 
-        Add("sheet.fatMass", spec.Sheet.FatMass, spec.Sheet.Fat);
-        Add("sheet.dustMass", spec.Sheet.DustMass, spec.Sheet.Dust);
         Add("pan.fatPerSide", spec.Pan.FatPerSide, spec.Pan.Fat);
-        for (var i = 0; i < spec.Fold.Steps.Count; i++)
+        foreach (var used in FoldInputs.Of(spec))
         {
-            switch (spec.Fold.Steps[i])
-            {
-                case BrushStep s:
-                    Add($"fold.steps[{i}].mass", s.Mass, s.Fat);
-                    break;
-                case DustStep s:
-                    Add($"fold.steps[{i}].mass", s.Mass, s.Flour);
-                    break;
-            }
+            Add(used.Field, used.Mass, used.Id);
         }
 
         return measures;

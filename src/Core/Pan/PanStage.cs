@@ -58,7 +58,7 @@ public static class PanStage
     private const double CrustDepth = 0.00025, CrustConductivity = 0.088; // m, W/(m·K): outer 0.25 mm, dry
     private const double DryCrustContact = 0.35;
 
-    public static PanSheet Work(PanSpec spec, Piece rolled, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
+    public static PanSheet Work(PanSpec spec, Rolled rolled, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
     {
         var fat = larder[spec.Fat];
         var area = rolled.Area;
@@ -76,12 +76,12 @@ public static class PanStage
             turns,
             new(turns.Sum(t => t.Time.Value)),
             FirstEstimate: true,
-            Folding.FatCoat(spec.FatPerSide, fat, area).Film,
-            new(Folding.FatFor(LeastFilm, fat, area), Folding.FatFor(MostFilm, fat, area)),
+            Coat.OfFat(spec.FatPerSide, fat, area).Film,
+            new(Coat.FatFor(LeastFilm, fat, area), Coat.FatFor(MostFilm, fat, area)),
             CoolPan,
             fat.SmokePoint,
             fat.SmokePoint is { } smoke ? new Celsius(smoke.Value - NearSmoke) : null,
-            new(dough.Ball * (dough.Portions.Single(p => p.Part == Part.Fat).Mass / dough.Mass), fold.InsideFat, spec.FatPerSide * 2));
+            new(dough.Ball * (dough.Portions.Single(p => p.Part == Part.Fat).Mass / dough.Mass / fold.Pieces), fold.InsideFat / fold.Pieces, spec.FatPerSide * 2));
     }
 
     /// <summary>Seconds until 35 % of the depth reaches 94 °C and blisters rise.</summary>

@@ -12,6 +12,9 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Plain">What a new bread starts from.</param>
 /// <param name="Schools">What else it can start from.</param>
 /// <param name="LogLimits">For each number in a log entry, its range.</param>
+/// <param name="WantedLimits">For each figure of a bread that is wanted, its range.</param>
+/// <param name="FoldSchools">Ids of the fold programs to compare by.</param>
+/// <param name="MostCompared">Programs side by side.</param>
 /// <param name="ItemLimits">For each number of a line of the larder, its range.</param>
 public sealed record LarderView(
     IReadOnlyCollection<Ingredient> Ingredients,
@@ -19,7 +22,10 @@ public sealed record LarderView(
     IReadOnlyList<Limit> Limits,
     IReadOnlyList<Limit> LogLimits,
     IReadOnlyList<Limit> ItemLimits,
+    IReadOnlyList<Limit> WantedLimits,
     int MostSteps,
+    int MostCompared,
+    IReadOnlyList<string> FoldSchools,
     BatchSpec Plain,
     IReadOnlyList<School> Schools,
     IReadOnlyList<Vessel> Vessels,
@@ -54,7 +60,10 @@ public static class LarderEndpoints
         SpecCheck.Limits,
         LogCheck.Limits,
         IngredientCheck.Limits,
+        WantedLeaves.Limits,
         SpecCheck.MostSteps,
+        Compare.Most,
+        FoldPrograms.Ids,
         BatchSpec.Plain,
         Schools.All,
         larder.Measuring.Own,

@@ -39,6 +39,10 @@ class Batch {
   keeping = $state<Keeping>("new");
   keptAt = $state<string | null>(null);
   private wanted = $state<Stage>("dough");
+  /** The open bench wants the whole width: what to watch makes room. */
+  wide = $state(false);
+  /** The fold step whose piece the section shows; nothing shows the finished bread, as every change does. */
+  shown = $state<number | null>(null);
 
   /** The stages this batch goes through, in the order of the work. */
   stages = $derived(this.sheet?.stages ?? usualStages);
@@ -93,6 +97,7 @@ class Batch {
   /** Every change of a figure or the name goes through here. */
   change(to: () => void): void {
     to();
+    this.shown = null;
     this.keeping = "changed";
     this.remember();
     void this.plan();
@@ -123,6 +128,7 @@ class Batch {
   private lay(batch: Unkept): void {
     clearTimeout(this.timer);
     Object.assign(this, batch);
+    this.shown = null;
     this.sheet = null;
     this.unworkable = [];
     this.unkeepable = [];

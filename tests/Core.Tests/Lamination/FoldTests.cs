@@ -31,7 +31,9 @@ public class FoldTests
         var fold = Breads.Plan(Breads.Letter, Breads.Ghee(2), Breads.Letter).Fold;
 
         Assert.Equal((9, 9, 0), (fold.Nominal, fold.Effective, fold.Fused));
-        Assert.Equal(93, fold.Steps[1].Film.Value, 0);
+        // The flaps of a round leave the corners of the strip bare: 294 cm², not a third of 707.
+        Assert.Equal(294, fold.Steps[1].Area.Value, 0);
+        Assert.Equal(75, fold.Steps[1].Film.Value, 0);
     }
 
     [Fact]
@@ -45,11 +47,9 @@ public class FoldTests
     [Fact]
     public void Twelve_pleats_greased_on_both_faces_come_apart_as_twelve()
     {
-        var greased = Folding.FatCoat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRound(new(300)));
-        var sheet = Piece.Sheet(new(80), new(300)) with { Top = greased, Bottom = greased };
-        var pleated = Folding.Apply(Pleats(12), sheet, 0, Breads.Larder);
+        var fold = Breads.Plan(new BrushStep("ghee", new(6), LaidOn.Board), Pleats(12)).Fold;
 
-        Assert.Equal(11, pleated.Contacts.Count(c => Contacts.StateOf(c.Coat) == ContactState.Open));
+        Assert.Equal((12, 12), (fold.Nominal, fold.Effective));
     }
 
     [Fact]
@@ -57,8 +57,8 @@ public class FoldTests
     {
         var piece = FoldStage.Work(Breads.White(Breads.Half).Fold, GreasedSheet(), Breads.Larder)[0];
 
-        Assert.Equal(2 * 93.28, piece.Contacts[0].Coat.Film.Value, 1);
-        Assert.Equal((0, 0), (piece.Top.Film.Value, piece.Bottom.Film.Value));
+        Assert.Equal(2 * 93.28, piece.Fullest.Contacts[0].Coat.Film.Value, 1);
+        Assert.Equal((0, 0), (piece.Fullest.Top.Film.Value, piece.Fullest.Bottom.Film.Value));
     }
 
     [Fact]
@@ -66,8 +66,8 @@ public class FoldTests
     {
         var piece = FoldStage.Work(Breads.White(Breads.Letter).Fold, GreasedSheet(), Breads.Larder)[0];
 
-        Assert.Equal([186.6, 93.3], piece.Contacts.Select(c => Math.Round(c.Coat.Film.Value, 1)));
-        Assert.Equal((0, 0), (piece.Top.Film.Value, piece.Bottom.Film.Value));
+        Assert.Equal([186.6, 93.3], piece.Fullest.Contacts.Select(c => Math.Round(c.Coat.Film.Value, 1)));
+        Assert.Equal((0, 0), (piece.Fullest.Top.Film.Value, piece.Fullest.Bottom.Film.Value));
     }
 
     [Fact]
@@ -98,11 +98,11 @@ public class FoldTests
         var d = Math.Sqrt(4 * 300 * sheet.Thickness.Value / Math.PI);
 
         Assert.Equal(d, rope.Width.Value, 9);
-        Assert.Equal(Math.Round(d / sheet.Thickness.Value), rope.Leaves.Length);
+        Assert.Equal(Math.Round(d / sheet.Thickness.Value), rope.Fullest.Count);
         Assert.Equal(Outline.Rope, rope.Outline);
         // Top on back all along, but for the two tops that meet in the middle.
-        Assert.Equal(1, rope.Contacts.Count(c => c.Coat.Film.Value > 180));
-        Assert.Equal(rope.Contacts.Length - 1, rope.Contacts.Count(c => Math.Abs(c.Coat.Film.Value - sheet.Top.Film.Value) < 1e-9));
+        Assert.Equal(1, rope.Fullest.Contacts.Count(c => c.Coat.Film.Value > 180));
+        Assert.Equal(rope.Fullest.Contacts.Count - 1, rope.Fullest.Contacts.Count(c => Math.Abs(c.Coat.Film.Value - sheet.Fullest.Top.Film.Value) < 1e-9));
     }
 
     [Fact]
@@ -112,7 +112,7 @@ public class FoldTests
         var coil = Folding.Apply(Breads.Coil, rope, 1, Breads.Larder);
 
         Assert.Equal(Math.Sqrt(4 * rope.Length.Value * rope.Width.Value / Math.PI), coil.Length.Value, 9);
-        Assert.Equal(coil.Length / rope.Width / 2, Breads.Plan(Breads.MatRoll, Breads.Coil).Fold.Rings!.Value, 9);
+        Assert.Equal(coil.Length / rope.Width / 2, Breads.Plan(Breads.MatRoll, Breads.Coil).Fold.Rings!.Count, 9);
     }
 
     [Fact]
@@ -120,7 +120,7 @@ public class FoldTests
     {
         var plan = Breads.Plan(Breads.MatRoll, Breads.Coil);
 
-        Assert.Equal(ContactState.Fused, plan.Fold.RingsState);
+        Assert.Equal(ContactState.Fused, plan.Fold.Rings?.State);
         Assert.True(plan.Has(NoteCode.RingsFused));
     }
 
@@ -148,5 +148,5 @@ public class FoldTests
         Assert.Equal(state, Contacts.StateOf(new(new(film), default, new(dust))));
 
     private static Piece GreasedSheet() => Piece.Sheet(new(80), new(300))
-        .Coated(Folding.FatCoat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRound(new(300))));
+        .Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRound(new(300))));
 }

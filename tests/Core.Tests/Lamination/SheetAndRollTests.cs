@@ -82,10 +82,10 @@ public class SheetAndRollTests
     [Fact]
     public void A_short_rest_says_how_far_to_roll_past()
     {
-        var plan = Sheet(s => s with { Roll = s.Roll with { Rest = new(5) } }, Breads.Letter);
+        var plan = Sheet(s => s with { Roll = s.Roll with { Rest = new(5) } }, Breads.Letter, Breads.Letter);
 
         Assert.Equal(201, plan.The(NoteCode.SpringsBack).Figure("rollTo"), 0);
-        Assert.False(Sheet(s => s with { Roll = s.Roll with { Rest = new(60) } }, Breads.Letter).Has(NoteCode.SpringsBack));
+        Assert.False(Sheet(s => s with { Roll = s.Roll with { Rest = new(60) } }, Breads.Letter, Breads.Letter).Has(NoteCode.SpringsBack));
     }
 
     [Fact]

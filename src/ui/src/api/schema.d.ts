@@ -21,6 +21,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same ball through up to six programs. */
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reverse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Programs that make about so many leaves, least hand time first. */
+        post: operations["reverse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How long the hands take, each kind of work. */
+        get: operations["handTimes"];
+        put: operations["changeHandTime"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/larder": {
         parameters: {
             query?: never;
@@ -543,6 +594,24 @@ export interface components {
          * @enum {unknown}
          */
         Colour: "pale" | "gold" | "brown";
+        /** @description What to put the same ball through. */
+        CompareBody: {
+            spec: components["schemas"]["BatchSpec"];
+            /** @description Ids of fold schools; each gets a sheet and fats of its own for this ball. */
+            schools: string[];
+            /** @description Others, such as the batch's own. */
+            programs: components["schemas"]["FoldProgram"][];
+        };
+        /** @description One program beside others: what it makes of the same ball. */
+        ComparedProgram: {
+            program: components["schemas"]["FoldProgram"];
+            fold: null | components["schemas"]["FoldSheet"];
+            roll: null | components["schemas"]["RollSheet"];
+            section: null | components["schemas"]["Section"];
+            /** @description True when the first sheet is thinner than this dough bears. */
+            tooThin: boolean;
+            refusal: null | components["schemas"]["Refusal"];
+        };
         /**
          * @description Whether two leaves will come apart.
          * @enum {unknown}
@@ -628,8 +697,20 @@ export interface components {
             additions: components["schemas"]["AdditionSpec"][];
             mix: components["schemas"]["MixSpec"];
         };
+        /**
+         * @description What a face carries, as it is drawn.
+         * @enum {unknown}
+         */
+        Dressing: "bare" | "fat" | "dust" | "fatAndDust";
         /** @enum {unknown} */
         Face: "first" | "second";
+        /** @description A part of the sheet that no crease crosses, seen from above. */
+        Facet: {
+            /** @description x, y of each corner in turn, mm, y upwards. */
+            points: number[];
+            /** @description What lies on the face that is up. */
+            up: components["schemas"]["Dressing"];
+        };
         /** @description Where the fat of one piece is. */
         FatSheet: {
             dough: components["schemas"]["Grams"];
@@ -690,7 +771,28 @@ export interface components {
             dust: components["schemas"]["Load"];
             /** @description Fat the face holds before it runs. */
             mostFat: components["schemas"]["Grams"];
+            /** @description The sheet from above. */
+            view: components["schemas"]["PlanView"];
         };
+        /** @description One term of the estimate. */
+        FlakePart: {
+            term: components["schemas"]["FlakeTerm"];
+            /**
+             * Format: double
+             * @description 0 to Most.
+             */
+            points: number;
+            /** Format: double */
+            most: number;
+        };
+        /** @description How flaky the bread should come out, 0 to 100: the sum of its terms. An empirical guess to compare by, not a measure. */
+        FlakeSheet: {
+            /** Format: double */
+            points: number;
+            terms: components["schemas"]["FlakePart"][];
+        };
+        /** @enum {unknown} */
+        FlakeTerm: "apart" | "leaf" | "film" | "whole";
         /** @description One flour of the mix. */
         FlourShare: {
             id: string;
@@ -717,39 +819,68 @@ export interface components {
             /** @description The rest under which its sheet tears earlier (empirical). */
             leastRest: components["schemas"]["Minutes"];
         };
+        /** @description A sheet and the steps that fold it. */
+        FoldProgram: {
+            /** @description The school's; the interface names it. */
+            id: string;
+            sheet: components["schemas"]["SheetSpec"];
+            fold: components["schemas"]["FoldSpec"];
+        };
         FoldSheet: {
             steps: components["schemas"]["StepSheet"][];
             /**
              * Format: int32
-             * @description Leaves piled.
+             * @description Leaves through the thickness, piled where the piece is fullest.
              */
             nominal: number;
             /**
              * Format: int32
-             * @description 1 + contacts that are not fused.
+             * @description 1 + contacts there that are not fused.
              */
             effective: number;
             /** Format: int32 */
             patchy: number;
             /** Format: int32 */
             fused: number;
-            /** @description Fat laid on or between leaves, per piece. */
+            /** @description Share of the finished piece that has as many leaves. */
+            covers: components["schemas"]["Percent"];
+            /**
+             * Format: double
+             * @description Leaves that come apart, on average over the piece.
+             */
+            meanEffective: number;
+            /** @description Fat laid on or between leaves, per ball. */
             insideFat: components["schemas"]["Grams"];
             insideDust: components["schemas"]["Grams"];
             /** @description The same per 100 g of raw dough. */
             fatPer100G: components["schemas"]["Grams"];
+            /** @description All of it by ingredient, what is scattered among it. */
+            laid: components["schemas"]["LaidMass"][];
+            rings: null | components["schemas"]["RingSheet"];
             /**
-             * Format: double
-             * @description Windings of the coil from rim to middle; nothing without a coil.
+             * Format: int32
+             * @description Pieces one ball becomes.
              */
-            rings: null | number;
-            ringsState: null | components["schemas"]["ContactState"];
+            pieces: number;
+            /**
+             * Format: int32
+             * @description Threads of a slit sheet, through the thickness; nothing without slits.
+             */
+            threads: null | number;
+            /** @description From sheet to last roll, one ball, rests not counted. */
+            hands: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description 1 easy to 5 hard.
+             */
+            difficulty: number;
+            flake: components["schemas"]["FlakeSheet"];
         };
         FoldSpec: {
             steps: components["schemas"]["FoldStep"][];
         };
         /** @description One step of a fold program, in the order of the work. */
-        FoldStep: components["schemas"]["FoldStepRollStep"] | components["schemas"]["FoldStepBrushStep"] | components["schemas"]["FoldStepDustStep"] | components["schemas"]["FoldStepHalfStep"] | components["schemas"]["FoldStepLetterStep"] | components["schemas"]["FoldStepAccordionStep"] | components["schemas"]["FoldStepMatRollStep"] | components["schemas"]["FoldStepCoilStep"];
+        FoldStep: components["schemas"]["FoldStepRollStep"] | components["schemas"]["FoldStepRollLongStep"] | components["schemas"]["FoldStepPressStep"] | components["schemas"]["FoldStepStretchStep"] | components["schemas"]["FoldStepBrushStep"] | components["schemas"]["FoldStepPasteStep"] | components["schemas"]["FoldStepDustStep"] | components["schemas"]["FoldStepScatterStep"] | components["schemas"]["FoldStepHalfStep"] | components["schemas"]["FoldStepLetterStep"] | components["schemas"]["FoldStepGateStep"] | components["schemas"]["FoldStepEnvelopeStep"] | components["schemas"]["FoldStepAccordionStep"] | components["schemas"]["FoldStepEncloseStep"] | components["schemas"]["FoldStepStripsStep"] | components["schemas"]["FoldStepSlitStep"] | components["schemas"]["FoldStepMatRollStep"] | components["schemas"]["FoldStepCutLogStep"] | components["schemas"]["FoldStepCoilStep"] | components["schemas"]["FoldStepConeStep"] | components["schemas"]["FoldStepPinchStep"] | components["schemas"]["FoldStepSeedsStep"] | components["schemas"]["FoldStepRestStep"];
         /** @description Pleats laid flat: top on top and back on back by turns. */
         FoldStepAccordionStep: {
             /** @enum {string} */
@@ -757,17 +888,34 @@ export interface components {
             /** Format: int32 */
             pleats: number;
         };
-        /** @description Spread fat over the face that is up. */
+        /** @description Spread fat over a face. */
         FoldStepBrushStep: {
             /** @enum {string} */
             kind: "brush";
             fat: string;
             mass: components["schemas"]["Grams"];
+            on?: components["schemas"]["LaidOn"];
+            /** @description mm */
+            rim?: number;
         };
-        /** @description Wind the rope flat upon itself and press it. */
+        /** @description Wind a rope flat upon itself, or a strip on its edge, and press it. */
         FoldStepCoilStep: {
             /** @enum {string} */
             kind: "coil";
+        };
+        /** @description One cut to the centre, wound round, the point pushed in: back on top all along. */
+        FoldStepConeStep: {
+            /** @enum {string} */
+            kind: "cone";
+            /** Format: int32 */
+            turns: number;
+        };
+        /** @description Cut the rolled log across and set each slice on its cut face. */
+        FoldStepCutLogStep: {
+            /** @enum {string} */
+            kind: "cutLog";
+            /** Format: int32 */
+            slices: number;
         };
         /** @description Sprinkle flour or starch over the face that is up. */
         FoldStepDustStep: {
@@ -775,6 +923,28 @@ export interface components {
             kind: "dust";
             flour: string;
             mass: components["schemas"]["Grams"];
+        };
+        /** @description Lay a dough of fat and flour on one half, fold the other half over it and close the rim. */
+        FoldStepEncloseStep: {
+            /** @enum {string} */
+            kind: "enclose";
+            fat: string;
+            /** @description Of the fat. */
+            mass: components["schemas"]["Grams"];
+            flour: string;
+            flourMass: components["schemas"]["Grams"];
+        };
+        /** @description Four sides to the middle. */
+        FoldStepEnvelopeStep: {
+            /** @enum {string} */
+            kind: "envelope";
+            /** @description True when opposite sides lie over each other in thirds, false when they just meet. */
+            overlap: boolean;
+        };
+        /** @description Two quarters in, to meet in the middle. */
+        FoldStepGateStep: {
+            /** @enum {string} */
+            kind: "gate";
         };
         /** @description Half over half: top on top. */
         FoldStepHalfStep: {
@@ -791,11 +961,90 @@ export interface components {
             /** @enum {string} */
             kind: "matRoll";
         };
+        /** @description Spread a paste of fat and flour over the face that is up. */
+        FoldStepPasteStep: {
+            /** @enum {string} */
+            kind: "paste";
+            fat: string;
+            /** @description Of the fat. */
+            mass: components["schemas"]["Grams"];
+            flour: string;
+            flourMass: components["schemas"]["Grams"];
+        };
+        /** @description Pinch the rim shut. */
+        FoldStepPinchStep: {
+            /** @enum {string} */
+            kind: "pinch";
+        };
+        /** @description Press flat by hand until the piece is as big as a round of this diameter. */
+        FoldStepPressStep: {
+            /** @enum {string} */
+            kind: "press";
+            diameter: components["schemas"]["Millimetres"];
+        };
+        /** @description Let the folded piece rest, covered. */
+        FoldStepRestStep: {
+            /** @enum {string} */
+            kind: "rest";
+            time: components["schemas"]["Minutes"];
+        };
+        /** @description Roll out to a rectangle. Sides too short for the piece are kept in proportion and made long enough. */
+        FoldStepRollLongStep: {
+            /** @enum {string} */
+            kind: "rollLong";
+            length: components["schemas"]["Millimetres"];
+            width: components["schemas"]["Millimetres"];
+        };
         /** @description Roll out until the piece is as big as a round of this diameter. A pin never makes it smaller. */
         FoldStepRollStep: {
             /** @enum {string} */
             kind: "roll";
             diameter: components["schemas"]["Millimetres"];
+        };
+        /** @description Scatter herbs, seeds, spice over the face that is up. */
+        FoldStepScatterStep: {
+            /** @enum {string} */
+            kind: "scatter";
+            item: string;
+            mass: components["schemas"]["Grams"];
+            /** @description Of the largest bits. */
+            grain: components["schemas"]["Millimetres"];
+        };
+        /** @description Press seeds or herbs on a face. */
+        FoldStepSeedsStep: {
+            /** @enum {string} */
+            kind: "seeds";
+            item: string;
+            mass: components["schemas"]["Grams"];
+            on?: components["schemas"]["LaidOn"];
+        };
+        /** @description Parallel cuts that stop short of the edge. */
+        FoldStepSlitStep: {
+            /** @enum {string} */
+            kind: "slit";
+            /** Format: int32 */
+            ribbons: number;
+        };
+        /** @description Pull a sheet or rope to so many times its length; the other two sides give alike. */
+        FoldStepStretchStep: {
+            /** @enum {string} */
+            kind: "stretch";
+            /** Format: double */
+            times: number;
+        };
+        /** @description Cut into strips of equal width. */
+        FoldStepStripsStep: {
+            /** @enum {string} */
+            kind: "strips";
+            /** Format: int32 */
+            count: number;
+            /** @description True when they are laid on each other, false when each is a piece of its own. */
+            gathered: boolean;
+        };
+        FoundProgram: {
+            program: components["schemas"]["ComparedProgram"];
+            /** @description The ball it takes. */
+            ball: components["schemas"]["Grams"];
         };
         /** @description A bread or batch at a glance: what the shelf shows. */
         Glance: {
@@ -811,6 +1060,21 @@ export interface components {
         };
         /** @description g */
         Grams: number;
+        /** @description One kind of hand work and its times. */
+        HandTime: {
+            work: components["schemas"]["HandWork"];
+            usual: components["schemas"]["Seconds"];
+            own: null | components["schemas"]["Seconds"];
+        };
+        HandTimeBody: {
+            work: components["schemas"]["HandWork"];
+            time: null | components["schemas"]["Seconds"];
+        };
+        /**
+         * @description Kinds of hand work from the first sheet to the last roll, each with its own time.
+         * @enum {unknown}
+         */
+        HandWork: "sheet" | "roll" | "press" | "stretch" | "brush" | "paste" | "dust" | "scatter" | "fold" | "pleat" | "enclose" | "cutStrip" | "slit" | "matRoll" | "cutSlice" | "coil" | "coneTurn" | "pinch" | "lastRoll";
         /** @enum {unknown} */
         HeatUnit: "celsius" | "fahrenheit";
         /** @description What a larder file would do, or did. */
@@ -900,6 +1164,17 @@ export interface components {
             /** @description As it is spread on the pan. */
             thickness: components["schemas"]["Millimetres"];
         };
+        /** @description What one ball takes of one ingredient besides its dough. */
+        LaidMass: {
+            id: string;
+            each: components["schemas"]["Grams"];
+        };
+        /**
+         * @description Which face something is laid on.
+         * @default top
+         * @enum {unknown}
+         */
+        LaidOn: "top" | "board";
         /** @description The larder and the rules of what goes where: everything a screen needs to offer only what can be worked. */
         LarderView: {
             ingredients: components["schemas"]["Ingredient"][];
@@ -913,8 +1188,17 @@ export interface components {
             logLimits: components["schemas"]["Limit"][];
             /** @description For each number of a line of the larder, its range. */
             itemLimits: components["schemas"]["Limit"][];
+            /** @description For each figure of a bread that is wanted, its range. */
+            wantedLimits: components["schemas"]["Limit"][];
             /** Format: int32 */
             mostSteps: number;
+            /**
+             * Format: int32
+             * @description Programs side by side.
+             */
+            mostCompared: number;
+            /** @description Ids of the fold programs to compare by. */
+            foldSchools: string[];
             /** @description What a new bread starts from. */
             plain: components["schemas"]["BatchSpec"];
             /** @description What else it can start from. */
@@ -976,6 +1260,8 @@ export interface components {
             each: components["schemas"]["Grams"];
         };
         /** @enum {unknown} */
+        MarkKind: "fold" | "tuck" | "cut";
+        /** @enum {unknown} */
         MassUnit: "grams" | "ounces" | "cups";
         MeasureBody: {
             text: string;
@@ -986,6 +1272,16 @@ export interface components {
              */
             ounces: boolean;
         };
+        /** @description A change that mends a fault: what it is called, and what the batch would then say. */
+        Mend: {
+            code: components["schemas"]["MendCode"];
+            quantities: components["schemas"]["Quantity"][];
+            sheet?: null | components["schemas"]["SheetSpec"];
+            fold?: null | components["schemas"]["FoldSpec"];
+            roll?: null | components["schemas"]["RollSpec"];
+        };
+        /** @enum {unknown} */
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -1030,9 +1326,11 @@ export interface components {
             weight: components["schemas"]["Weight"];
             quantities: components["schemas"]["Quantity"][];
             item?: null | string;
+            /** @description The smallest changes that mend it, the best first; none where none is known. */
+            mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "leafSmeared" | "leafBready" | "dustHeavy" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
         /**
          * @description Where a line of the larder comes from.
          * @enum {unknown}
@@ -1046,7 +1344,7 @@ export interface components {
             note: string;
         };
         /** @enum {unknown} */
-        Outline: "round" | "halfMoon" | "wedge" | "block" | "rope" | "coil";
+        Outline: "round" | "halfMoon" | "wedge" | "block" | "rope" | "coil" | "cone" | "upright";
         PanSheet: {
             /** @description In order: the first face dry, the second with fat, the first again with fat. */
             turns: components["schemas"]["Turn"][];
@@ -1084,6 +1382,21 @@ export interface components {
         };
         /** @description % */
         Percent: number;
+        /** @description A line a step makes, and where the middle of what moves goes. In mm. */
+        PlanMark: {
+            kind: components["schemas"]["MarkKind"];
+            /** @description x, y of both ends. */
+            line: number[];
+            /** @description x, y from and to; nothing where nothing moves. */
+            moves: null | number[];
+        };
+        /** @description A flat piece drawn from its geometry: facets from the lowest to the one on top. */
+        PlanView: {
+            /** @description After the step; none for a piece that is not flat, which is drawn by its outline. */
+            facets: components["schemas"]["Facet"][];
+            /** @description What the step does, on the piece before it. */
+            marks: components["schemas"]["PlanMark"][];
+        };
         /** @description The plan's figures beside which the log lays what really happened. */
         Planned: {
             /** Format: int32 */
@@ -1217,7 +1530,7 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "together" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
+        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "together" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
         /**
          * @description What ends a rest.
          * @enum {unknown}
@@ -1263,6 +1576,33 @@ export interface components {
             /** @description Oiled or wetted on top. */
             oiled: boolean;
         };
+        /** @description A bread that is wanted, and the batch whose dough, fat and rest it would have. */
+        ReverseBody: {
+            spec: components["schemas"]["BatchSpec"];
+            wanted: components["schemas"]["WantedLeaves"];
+        };
+        /** @description Rings that stand upright from the middle to the rim. */
+        RingSheet: {
+            /** Format: double */
+            count: number;
+            /**
+             * Format: double
+             * @description Rings that come apart: 1 + contacts that are not fused.
+             */
+            apart: number;
+            /** @description One ring along the radius, on average. */
+            each: components["schemas"]["Millimetres"];
+            /** @description The worst contact between two rings. */
+            state: components["schemas"]["ContactState"];
+            /** @description True when the leaves themselves stand upright; false for a rope wound flat, whose rings are windings. */
+            onEdge: boolean;
+        };
+        /**
+         * @description What opens the folded piece.
+         * @default pin
+         * @enum {unknown}
+         */
+        RollBy: "pin" | "hand";
         RollSheet: {
             /** @description The round asked for. */
             diameter: components["schemas"]["Millimetres"];
@@ -1277,7 +1617,7 @@ export interface components {
             springback: components["schemas"]["Percent"];
             /** @description Dough and films, raw. */
             thickness: components["schemas"]["Millimetres"];
-            /** @description Mean leaf, welded neighbours counted as one. */
+            /** @description Mean leaf, welded neighbours counted as one; where leaves stand upright, mean ring. */
             leaf: components["schemas"]["Millimetres"];
             /** @description The thinnest leaf as piled, welded or not. */
             thinnestLeaf: components["schemas"]["Millimetres"];
@@ -1287,12 +1627,15 @@ export interface components {
             breadyOver: components["schemas"]["Millimetres"];
             filmLeast: null | components["schemas"]["Micrometres"];
             filmMost: null | components["schemas"]["Micrometres"];
+            /** @description All the rest the folded piece has had. */
+            rest: components["schemas"]["Minutes"];
         };
         RollSpec: {
             /** @description The finished round, after it has sprung back. */
             diameter: components["schemas"]["Millimetres"];
             /** @description How long the folded piece rested before the last roll. */
             rest: components["schemas"]["Minutes"];
+            by?: components["schemas"]["RollBy"];
         };
         /**
          * @description How fast a bare face dries.
@@ -1311,7 +1654,7 @@ export interface components {
         };
         /** @description s */
         Seconds: number;
-        /** @description The bread cut through, from the bottom up, ready to draw to scale. */
+        /** @description The bread cut through where it is fullest, from the bottom up, ready to draw to scale. */
         Section: {
             across: components["schemas"]["Millimetres"];
             thickness: components["schemas"]["Millimetres"];
@@ -1321,6 +1664,12 @@ export interface components {
             contacts: components["schemas"]["SectionContact"][];
             topFilm: components["schemas"]["Micrometres"];
             bottomFilm: components["schemas"]["Micrometres"];
+            rings: null | components["schemas"]["SectionRings"];
+            /**
+             * Format: double
+             * @description Windings of a rope across the radius; nothing without.
+             */
+            windings: null | number;
         };
         /** @description A contact as it is drawn. */
         SectionContact: {
@@ -1328,8 +1677,15 @@ export interface components {
             dust: components["schemas"]["Load"];
             state: components["schemas"]["ContactState"];
         };
+        /** @description Rings of a bread whose leaves stand upright, from the middle to the rim. */
+        SectionRings: {
+            /** @description Along the radius. */
+            each: number[];
+            /** @description Outside each ring but the last. */
+            contacts: components["schemas"]["SectionContact"][];
+        };
         SheetSpec: {
-            /** @description The first sheet, as a round of this diameter. */
+            /** @description The first sheet, as a round of this diameter; the longer side of a rectangle. */
             diameter: components["schemas"]["Millimetres"];
             /** @description How long the ball rested before it. */
             rest: components["schemas"]["Minutes"];
@@ -1339,6 +1695,8 @@ export interface components {
             dust: string;
             /** @description Sprinkled over it, per piece. */
             dustMass: components["schemas"]["Grams"];
+            /** @description mm */
+            width?: number;
         };
         /** @description cm² */
         SquareCentimetres: number;
@@ -1398,13 +1756,16 @@ export interface components {
             wide: components["schemas"]["Millimetres"];
             area: components["schemas"]["SquareCentimetres"];
             thickness: components["schemas"]["Millimetres"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Where it is fullest.
+             */
             leaves: number;
-            /** @description Fat that lies on the face that is up. */
+            /** @description Fat that lies on the face that is up, where it is fullest. */
             film: components["schemas"]["Micrometres"];
             /**
              * Format: int32
-             * @description Contacts this step made.
+             * @description Contacts this step made there.
              */
             laid: number;
             /**
@@ -1412,6 +1773,12 @@ export interface components {
              * @description Of those, the ones that have fused once the piece is rolled out.
              */
             welded: number;
+            /** @description Of the hands. */
+            time: components["schemas"]["Seconds"];
+            /** @description The piece from above. */
+            view: components["schemas"]["PlanView"];
+            /** @description The piece cut through where it is fullest. */
+            section: components["schemas"]["Section"];
         };
         /** @description What the pan really was and took. */
         Timed: {
@@ -1462,6 +1829,16 @@ export interface components {
             item: string;
             fill: components["schemas"]["PowderFill"];
             mass: components["schemas"]["Grams"];
+        };
+        /** @description The bread wanted: about so many leaves of about this thickness in this round. */
+        WantedLeaves: {
+            /**
+             * Format: int32
+             * @description That come apart.
+             */
+            leaves: number;
+            leaf: components["schemas"]["Millimetres"];
+            across: components["schemas"]["Millimetres"];
         };
         WaterAdvice: {
             heat: components["schemas"]["WaterHeat"];
@@ -1517,6 +1894,170 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedProgram"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    reverse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReverseBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundProgram"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    handTimes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandTime"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeHandTime: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandTimeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandTime"][];
                 };
             };
             /** @description Bad Request */

@@ -3,9 +3,12 @@
   import Eye from "@lucide/svelte/icons/eye";
   import Flame from "@lucide/svelte/icons/flame";
   import TriangleAlert from "@lucide/svelte/icons/triangle-alert";
-  import type { Note } from "../api/types";
+  import Wrench from "@lucide/svelte/icons/wrench";
+  import type { Mend, Note } from "../api/types";
+  import { batch } from "../batch.svelte";
+  import { toaster } from "../toast.svelte";
   import { m } from "../paraglide/messages";
-  import { wordsOf } from "../words/notes";
+  import { mendWords, wordsOf } from "../words/notes";
 
   let { notes }: { notes: Note[] } = $props();
 
@@ -16,6 +19,16 @@
     right: { icon: CircleCheck, rule: "bg-leaf", tint: "text-leaf", word: m.weight_right },
     caution: { icon: Flame, rule: "bg-ink", tint: "text-ink", word: m.weight_caution },
   };
+  // A mend changes whole parts of the batch; pressed by mistake, it is taken back whole.
+  function apply(mend: Mend) {
+    const spec = batch.spec;
+    if (!spec) return;
+    const before = $state.snapshot({ sheet: spec.sheet, fold: spec.fold, roll: spec.roll });
+    const { sheet, fold, roll } = mend;
+    batch.change(() => Object.assign(spec, { ...(sheet && { sheet }), ...(fold && { fold }), ...(roll && { roll }) }));
+    toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
+  }
+
   const sorted = $derived(notes.toSorted((a, b) => order[a.weight] - order[b.weight]));
 </script>
 
@@ -34,6 +47,11 @@
             <span><span class="sr-only">{word()}: </span>{said.head}</span>
           </p>
           <p>{said.more}</p>
+          {#each note.mends ?? [] as mend, i (i)}
+            <button class="button mt-1 !min-h-11 !justify-start !px-2.5 text-start !text-[14px] !leading-tight" onclick={() => apply(mend)}>
+              <Wrench size={15} class="shrink-0" aria-hidden="true" />{mendWords(mend)}
+            </button>
+          {/each}
         </div>
       </li>
     {/each}

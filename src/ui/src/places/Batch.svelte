@@ -8,6 +8,7 @@
   import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Watch from "../parts/Watch.svelte";
+  import Closer from "../section/Closer.svelte";
   import Section from "../section/Section.svelte";
   import Balls from "../stages/Balls.svelte";
   import Dough from "../stages/Dough.svelte";
@@ -19,7 +20,7 @@
   import Roll from "../stages/Roll.svelte";
   import Sheet from "../stages/Sheet.svelte";
   import { figuresOf, pours, sayingOf, stratumName } from "../words/figures";
-  import { amount, clock, leaves, number } from "../words/format";
+  import { amount, clock, drawnScale, leaves, number } from "../words/format";
   import { placeOf } from "../words/fields";
   import { say } from "../words/refusals";
   import BatchActions from "./BatchActions.svelte";
@@ -33,7 +34,10 @@
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
   const stages = $derived(batch.stages);
   // The dough's ledger wants the room; the bread is drawn lower there.
-  const sectionHeight = $derived(narrow.current || batch.open === "dough" ? 76 : 150);
+  const sectionHeight = $derived(narrow.current || batch.open === "dough" || batch.wide ? 76 : batch.open === "fold" ? 116 : 150);
+  // While the fold bench shows one step, so does the section.
+  const shown = $derived(batch.shown === null ? null : (sheet?.fold.steps[batch.shown] ?? null));
+  const section = $derived(shown?.section ?? sheet?.section ?? null);
   let missing = $state(false);
   let drawing = $state<Section>();
 
@@ -142,12 +146,14 @@
               {placeOf(refusal.field)}: {say(refusal)}
             </p>
           {/each}
-          <div class="grid gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_292px]">
+          <div class="grid gap-x-6 gap-y-5 {batch.wide ? '' : 'lg:grid-cols-[minmax(0,1fr)_292px]'}">
             <div class="min-w-0"><Bench spec={batch.spec} {sheet} /></div>
-            <aside class="min-w-0 {batch.open === 'dough' ? 'lg:pt-3' : ''}">
-              {#if batch.open === "dough"}<DoughFeel spec={batch.spec} {sheet} />{/if}
-              <div class:opacity-50={batch.refusals.length > 0}><Watch notes={notesOf(batch.open)} /></div>
-            </aside>
+            {#if !batch.wide}
+              <aside class="min-w-0 {batch.open === 'dough' ? 'lg:pt-3' : ''}">
+                {#if batch.open === "dough"}<DoughFeel spec={batch.spec} {sheet} />{/if}
+                <div class:opacity-50={batch.refusals.length > 0}><Watch notes={notesOf(batch.open)} /></div>
+              </aside>
+            {/if}
           </div>
         </Tabs.Content>
         <section
@@ -158,15 +164,24 @@
           <div class="mb-0.5 flex flex-wrap items-baseline justify-between gap-x-4 text-[13.5px] text-mute">
             <span>
               <b class="me-1 text-[16px] text-ink">{m.section()}</b>
-              {m.section_size({ across: amount(sheet.section.across, "mm"), thickness: amount(sheet.section.thickness, "mm") })}
-              <span class="max-sm:hidden">{m.section_scale({ taller: number(drawing?.taller() ?? 0, 0) })}</span>
+              {#if section}{m.section_size({ across: amount(section.across, "mm"), thickness: amount(section.thickness, "mm") })}{/if}
+              <span class="max-sm:hidden">{drawnScale(drawing?.taller() ?? 0)}</span>
             </span>
-            <span class="font-semibold">
-              {leaves(sheet.fold.effective)}{#if sheet.fold.fused}, <span class="text-chilli">{m.welded({ count: sheet.fold.fused })}</span
-                >{/if}{#if sheet.fold.patchy}, <span class="text-ghee-deep">{m.patchy({ count: sheet.fold.patchy })}</span>{/if}
+            <span class="flex items-center gap-2 font-semibold">
+              {#if shown}
+                {m.step_at({ number: (batch.shown ?? 0) + 1 })}
+              {:else}
+                <span>
+                  {#if sheet.fold.rings?.onEdge}{m.rings_count({ count: number(sheet.fold.rings.count, 0) })}{:else}{leaves(
+                      sheet.fold.effective,
+                    )}{/if}{#if sheet.fold.fused}, <span class="text-chilli">{m.welded({ count: sheet.fold.fused })}</span
+                    >{/if}{#if sheet.fold.patchy}, <span class="text-ghee-deep">{m.patchy({ count: sheet.fold.patchy })}</span>{/if}
+                </span>
+              {/if}
+              {#if section}<Closer {section} name={batch.name} />{/if}
             </span>
           </div>
-          <Section bind:this={drawing} section={sheet.section} height={sectionHeight} />
+          {#if section}<Section bind:this={drawing} {section} height={sectionHeight} />{/if}
         </section>
       {:else}
         <p class="p-8 text-mute">{batch.refusals[0] ? say(batch.refusals[0]) : m.working_it_out()}</p>

@@ -14,32 +14,50 @@
   const sheet = $derived(batch.sheet);
   const lots = $derived(sheet?.dough.lots.count ?? 1);
 
-  /** Fat and flour laid on and between the leaves, for one piece. */
-  function laid(): { id: string; each: number }[] {
-    if (!spec || !sheet || pours(sheet)) return [];
-    const all = [
-      { id: spec.sheet.fat, each: spec.sheet.fatMass },
-      { id: spec.sheet.dust, each: spec.sheet.dustMass },
-      ...spec.fold.steps.map((s) =>
-        s.kind === "brush" ? { id: s.fat, each: s.mass } : s.kind === "dust" ? { id: s.flour, each: s.mass } : { id: "", each: 0 },
-      ),
-    ];
-    return [...new Set(all.filter((l) => l.each > 0).map((l) => l.id))].map((id) => ({
-      id,
-      each: all.filter((l) => l.id === id).reduce((sum, l) => sum + l.each, 0),
-    }));
-  }
+  /** Fat, flour and seeds laid on and between the leaves, for one ball. */
+  const laid = () => (sheet && !pours(sheet) ? sheet.fold.laid : []);
+
+  const low = (id: string) => shortName(id).toLowerCase();
 
   function foldWords(step: FoldStep): string {
     switch (step.kind) {
       case "roll":
         return m.card_fold_roll({ across: amount(step.diameter, "mm") });
+      case "press":
+        return m.card_fold_press({ across: amount(step.diameter, "mm") });
+      case "rollLong":
+        return m.card_fold_roll_long({ long: amount(step.length, "mm"), wide: amount(step.width, "mm") });
+      case "stretch":
+        return m.card_fold_stretch({ times: number(step.times, 2) });
       case "brush":
-        return m.card_fold_brush({ mass: amount(step.mass, "g"), item: shortName(step.fat).toLowerCase() });
+        return (step.on === "board" ? m.card_board : m.card_fold_brush)({ mass: amount(step.mass, "g"), item: low(step.fat) });
+      case "paste":
+      case "enclose":
+        return (step.kind === "paste" ? m.card_fold_paste : m.card_fold_enclose)({
+          mass: amount(step.mass, "g"),
+          item: low(step.fat),
+          flour: amount(step.flourMass, "g"),
+          with: low(step.flour),
+        });
       case "dust":
-        return m.card_fold_dust({ mass: amount(step.mass, "g"), item: shortName(step.flour).toLowerCase() });
+        return m.card_fold_dust({ mass: amount(step.mass, "g"), item: low(step.flour) });
+      case "scatter":
+      case "seeds":
+        return (step.kind === "scatter" ? m.card_fold_scatter : m.card_fold_seeds)({ mass: amount(step.mass, "g"), item: low(step.item) });
       case "accordion":
         return m.card_fold_accordion({ count: step.pleats });
+      case "envelope":
+        return step.overlap ? m.card_fold_overlap() : m.card_fold_envelope();
+      case "strips":
+        return (step.gathered ? m.card_fold_strips_gathered : m.card_fold_strips)({ count: step.count });
+      case "slit":
+        return m.card_fold_slit({ count: step.ribbons });
+      case "cutLog":
+        return m.card_fold_cut_log({ count: step.slices });
+      case "cone":
+        return m.card_fold_cone({ count: step.turns });
+      case "rest":
+        return m.card_fold_rest({ time: amount(step.time, "min") });
       default:
         return `${stepName[step.kind]()}.`;
     }
@@ -85,7 +103,13 @@
         most: amount(plan.balls.heaviest, "g"),
       }),
       m.card_ball_rest({ time: amount(spec.sheet.rest, "min") }),
-      m.card_sheet({ across: amount(plan.sheet.diameter, "mm"), thickness: amount(plan.sheet.thickness, "mm") }),
+      m.card_sheet({
+        across:
+          spec.sheet.width == null
+            ? amount(plan.sheet.diameter, "mm")
+            : m.by({ long: amount(plan.sheet.diameter, "mm"), wide: amount(spec.sheet.width, "mm") }),
+        thickness: amount(plan.sheet.thickness, "mm"),
+      }),
       ...(spec.sheet.fatMass > 0
         ? [m.card_sheet_fat({ mass: amount(spec.sheet.fatMass, "g"), item: shortName(spec.sheet.fat).toLowerCase() })]
         : []),
@@ -93,7 +117,7 @@
         ? [m.card_sheet_dust({ mass: amount(spec.sheet.dustMass, "g"), item: shortName(spec.sheet.dust).toLowerCase() })]
         : []),
       ...(spec.fold.steps.length ? [spec.fold.steps.map(foldWords).join(" ")] : []),
-      m.card_roll({
+      (spec.roll.by === "hand" ? m.card_roll_hand : m.card_roll)({
         rest: amount(spec.roll.rest, "min"),
         across: amount(plan.roll.rollTo, "mm"),
         settled: amount(plan.roll.diameter, "mm"),

@@ -15,10 +15,15 @@
 
   let width = $state(0);
   const drawing = $derived(width > 0 ? draw(section, width, height, scaleOf) : null);
-  const fused = $derived(section.contacts.filter((c) => c.state === "fused").length);
-  const patchy = $derived(section.contacts.filter((c) => c.state === "patchy").length);
+  const contacts = $derived(section.rings?.contacts ?? section.contacts);
+  const fused = $derived(contacts.filter((c) => c.state === "fused").length);
+  const patchy = $derived(contacts.filter((c) => c.state === "patchy").length);
   const label = $derived(
-    [leafWords(section.leaves.length), fused ? m.welded({ count: fused }) : "", patchy ? m.patchy({ count: patchy }) : ""]
+    [
+      section.rings ? m.rings_count({ count: section.rings.each.length }) : leafWords(section.leaves.length),
+      fused ? m.welded({ count: fused }) : "",
+      patchy ? m.patchy({ count: patchy }) : "",
+    ]
       .filter(Boolean)
       .join(", "),
   );
@@ -33,7 +38,7 @@
     settled = now - changedAt > SETTLED_MS;
     changedAt = now;
   });
-  const melts = $derived(settled && section.leaves.length <= 60);
+  const melts = $derived(settled && section.leaves.length + contacts.length <= 120);
 
   export const taller = () => drawing?.taller ?? 0;
 </script>
@@ -43,26 +48,22 @@
     <svg {width} {height} role="img" aria-label={m.section_of({ what: label })} class:melts>
       {#each drawing.leaves as leaf, i (i)}<path d={leaf} fill={tints[i % 3]} data-leaf />{/each}
       {#each drawing.contacts as contact, i (i)}
-        {@const { state, film, dust } = section.contacts[i] ?? { state: "fused", film: 0, dust: 0 }}
+        {@const { state, fat, dust } = contact}
         {#if state === "fused"}
           <path d={contact.path} class="weld" data-contact="fused" />
           <path d={contact.stitches} class="stitch" stroke-width={small ? 1 : 1.6} />
         {:else}
           <path
             d={contact.path}
-            class={film > 0 ? "fat" : "flour"}
-            stroke-width={film > 0 ? contact.width : 1.6}
-            stroke-dasharray={state === "patchy" ? "9 7" : film > 0 ? undefined : "1 3"}
+            class={fat ? "fat" : "flour"}
+            stroke-width={fat ? contact.width : 1.6}
+            stroke-dasharray={state === "patchy" ? "9 7" : fat ? undefined : "1 3"}
             data-contact={state}
           />
-          {#if film > 0 && dust > 0 && contact.width >= 2}<path
-              d={contact.path}
-              class="flour"
-              stroke-width="1.2"
-              stroke-dasharray="1 5"
-            />{/if}
+          {#if fat && dust && contact.width >= 2}<path d={contact.path} class="flour" stroke-width="1.2" stroke-dasharray="1 5" />{/if}
         {/if}
       {/each}
+      {#if drawing.windings}<path d={drawing.windings} class="crust" stroke-width="1.2" stroke-dasharray="6 5" data-windings />{/if}
       <path d={drawing.crust} class="crust" stroke-width={small ? 1.6 : 2.4} />
     </svg>
   {/if}

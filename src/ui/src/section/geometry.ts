@@ -1,13 +1,24 @@
-import type { Section } from "../api/types";
+import type { ContactState, Section } from "../api/types";
 
 /** Points along the width, closer towards the rims; their number is fixed, so that a section can melt into the next one. */
 const POINTS = 84;
 const AT_RIM = 14;
 
+export interface DrawnContact {
+  state: ContactState;
+  fat: boolean;
+  dust: boolean;
+  path: string;
+  width: number;
+  stitches: string;
+}
+
 export interface Drawing {
   /** One closed path a leaf, from the bottom up. */
   leaves: string[];
-  contacts: { path: string; width: number; stitches: string }[];
+  contacts: DrawnContact[];
+  /** Where the windings of a rope touch, as one path. */
+  windings: string;
   crust: string;
   /** How many times taller than wide it is drawn. */
   taller: number;
@@ -29,7 +40,7 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
   const long = perMillimetre * section.across;
   const rim = Math.min(Math.max(stack * scale * 0.45, 8), 30);
   const least = Math.min(...section.leaves) * scale;
-  const wave = Math.min(2.2, least * 0.3);
+  const wave = Math.min(2.2, least * 0.3, stack * scale * 0.04);
 
   // Height of every boundary above the bottom: leaf i lies between bounds[2i] and bounds[2i + 1], a film between leaves.
   const bounds: number[] = [];
@@ -66,6 +77,9 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
   const contacts = section.contacts.map((contact, i) => {
     const middleOfFilm = ((bounds[2 * i + 1] ?? 0) + (bounds[2 * i + 2] ?? 0)) / 2;
     return {
+      state: contact.state,
+      fat: contact.film > 0,
+      dust: contact.dust > 0,
       path: `M${line(middleOfFilm, i + 1)}`,
       width: Math.max((contact.film / 1000) * scale, 1.1),
       stitches: contact.state === "fused" ? stitch(middleOfFilm, i + 1, least) : "",
@@ -84,5 +98,45 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
 
   const last = section.leaves.length;
   const crust = `M${line(bounds[0] ?? 0, 0)}L${line(bounds[2 * last - 1] ?? 0, last, true)}Z`;
-  return { leaves, contacts, crust, taller };
+  // What stands upright is mirrored about the middle: rings to the left and to the right.
+  const top = (x: number) => {
+    const i = Math.min(
+      Math.max(
+        xs.findIndex((v) => v >= x),
+        0,
+      ),
+      xs.length - 1,
+    );
+    return [y(bounds[2 * last - 1] ?? 0, last, i), y(bounds[0] ?? 0, 0, i)] as const;
+  };
+  const upright = (radius: number) =>
+    [long / 2 - radius, long / 2 + radius].map((x) => {
+      const [high, low] = top(2 + x);
+      return { x: 2 + x, high, low };
+    });
+  let radius = 0;
+  const rings: DrawnContact[] = (section.rings?.contacts ?? []).map((contact, i) => {
+    radius += (section.rings?.each[i] ?? 0) * perMillimetre;
+    const lines = upright(radius);
+    return {
+      state: contact.state,
+      fat: contact.film > 0,
+      dust: contact.dust > 0,
+      path: lines.map(({ x, high, low }) => `M${x.toFixed(1)} ${high.toFixed(1)}V${low.toFixed(1)}`).join(""),
+      width: Math.max((contact.film / 1000) * perMillimetre, 1),
+      stitches:
+        contact.state === "fused"
+          ? lines
+              .flatMap(({ x, high, low }) => [0.3, 0.7].map((t) => `M${(x - 2.5).toFixed(1)} ${(high + (low - high) * t).toFixed(1)}h5`))
+              .join("")
+          : "",
+    };
+  });
+  const each = section.windings ? section.across / 2 / section.windings : 0;
+  const windings = Array.from({ length: section.windings ? Math.ceil(section.windings) - 1 : 0 }, (_, i) =>
+    upright((i + 1) * each * perMillimetre)
+      .map(({ x, high, low }) => `M${x.toFixed(1)} ${high.toFixed(1)}V${low.toFixed(1)}`)
+      .join(""),
+  ).join("");
+  return { leaves, contacts: [...contacts, ...rings], windings, crust, taller };
 }

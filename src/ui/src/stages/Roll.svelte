@@ -1,5 +1,6 @@
 <script lang="ts">
   import { m } from "../paraglide/messages";
+  import Choice from "../parts/Choice.svelte";
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
   import Gauge from "../parts/Gauge.svelte";
@@ -9,6 +10,7 @@
 
   let { spec, sheet }: StageProps = $props();
   const roll = $derived(spec.roll);
+  const turns = $derived(Math.min(Math.round(sheet.section.rings?.each.length ?? sheet.section.windings ?? 4), 40));
   const long = $derived(sheet.roll.across);
   const wide = $derived(sheet.roll.wide);
   // The pin's outline is as much bigger than the bread as the dough will spring back.
@@ -54,6 +56,15 @@
       to={60}
       onchange={(v) => (roll.rest = v)}
     />
+    <Choice
+      label={m.rolled_by()}
+      value={roll.by ?? "pin"}
+      options={[
+        { value: "pin", label: m.by_pin() },
+        { value: "hand", label: m.by_hand() },
+      ]}
+      onchange={(by) => (roll.by = by)}
+    />
     <Gauge
       label={m.one_leaf_is()}
       value={sheet.roll.leaf}
@@ -84,12 +95,11 @@
     >
       <path d={outlineOf(past)} fill="none" stroke="var(--color-rim)" stroke-width="1.4" stroke-dasharray="5 4" />
       <path d={outlineOf(1)} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="1.6" />
-      {#if sheet.roll.outline === "coil"}
+      {#if sheet.roll.outline === "coil" || sheet.roll.outline === "upright" || sheet.roll.outline === "cone"}
         <path
-          d={Array.from({ length: 120 }, (_, i) => {
-            const turns = sheet.fold.rings ?? 2;
-            const r = (long / 2) * (1 - i / 120) * 0.97;
-            const a = (i / 120) * turns * 2 * Math.PI;
+          d={Array.from({ length: 36 * turns }, (_, i) => {
+            const r = (long / 2) * (1 - i / (36 * turns)) * 0.97;
+            const a = (i / 36) * 2 * Math.PI;
             return `${i ? "L" : "M"}${(r * Math.cos(a)).toFixed(1)} ${(r * Math.sin(a)).toFixed(1)}`;
           }).join("")}
           fill="none"

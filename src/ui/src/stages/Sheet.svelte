@@ -1,5 +1,6 @@
 <script lang="ts">
   import { m } from "../paraglide/messages";
+  import Choice from "../parts/Choice.svelte";
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
   import Gauge from "../parts/Gauge.svelte";
@@ -11,7 +12,7 @@
   const sheet = $derived(spec.sheet);
   const across = $derived(plan.sheet.diameter);
   const round = $derived(plan.roll.diameter);
-  const box = $derived(Math.max(across, round) + 20);
+  const box = $derived(Math.max(across, sheet.width ?? 0, round) + 20);
   // How strongly the ghee shows: a full film that just holds is full colour.
   const fatTint = $derived(plan.sheet.mostFat > 0 ? Math.min(Math.max(sheet.fatMass / plan.sheet.mostFat, 0), 1) : 0);
   const specks = $derived(Math.min(Math.round(plan.sheet.dust * 60), 260));
@@ -20,6 +21,20 @@
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
   <div class="grid content-start gap-y-0.5">
+    <Choice
+      label={m.sheet_shape()}
+      value={sheet.width == null ? "round" : "rectangle"}
+      options={[
+        { value: "round", label: m.shape_round() },
+        { value: "rectangle", label: m.shape_rectangle() },
+      ]}
+      onchange={(shape) => {
+        // The same area either way, so that nothing thins by switching.
+        const area = plan.sheet.area * 100;
+        if (shape === "round") [sheet.diameter, sheet.width] = [Math.round(Math.sqrt((4 * area) / Math.PI)), undefined];
+        else [sheet.diameter, sheet.width] = [Math.round(Math.sqrt(area * 1.25)), Math.round(Math.sqrt(area / 1.25))];
+      }}
+    />
     <Dial
       label={m.sheet_across()}
       field="sheet.diameter"
@@ -28,9 +43,21 @@
       unit="cm"
       from={100}
       to={600}
-      good={{ least: plan.sheet.thickFromAcross, most: plan.sheet.thinnestAcross }}
+      good={sheet.width == null ? { least: plan.sheet.thickFromAcross, most: plan.sheet.thinnestAcross } : undefined}
       onchange={(v) => (sheet.diameter = v)}
     />
+    {#if sheet.width != null}
+      <Dial
+        label={m.sheet_wide()}
+        field="sheet.width"
+        value={sheet.width}
+        step={1}
+        unit="cm"
+        from={60}
+        to={600}
+        onchange={(v) => (sheet.width = v)}
+      />
+    {/if}
     <Dial
       label={m.ball_rest()}
       field="sheet.rest"
@@ -73,16 +100,30 @@
         role="img"
         aria-label={m.sheet_from_above({ across: amount(across, "mm") })}
       >
-        <circle class="grows" r={across / 2} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
-        <circle class="grows" r={across / 2 - 4} fill="var(--color-ghee)" opacity={0.75 * fatTint} />
+        {#if sheet.width == null}
+          <circle class="grows" r={across / 2} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
+          <circle class="grows" r={across / 2 - 4} fill="var(--color-ghee)" opacity={0.75 * fatTint} />
+        {:else}
+          <g transform="translate({-across / 2} {-sheet.width / 2})">
+            <rect width={across} height={sheet.width} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
+            <rect
+              x="3"
+              y="3"
+              width={Math.max(across - 6, 0)}
+              height={Math.max(sheet.width - 6, 0)}
+              fill="var(--color-ghee)"
+              opacity={0.75 * fatTint}
+            />
+          </g>
+        {/if}
         {#each { length: specks }, i (i)}
           {@const turn = i * 2.39996}
-          {@const out = (across / 2 - 8) * Math.sqrt((i + 0.5) / specks)}
+          {@const out = (Math.min(across, sheet.width ?? across) / 2 - 8) * Math.sqrt((i + 0.5) / specks)}
           <circle cx={Math.cos(turn) * out} cy={Math.sin(turn) * out} r="2.2" fill="#fff" />
         {/each}
         <circle r={round / 2} fill="none" stroke="var(--color-rim)" stroke-width="2" stroke-dasharray="7 6" />
         <text text-anchor="middle" y="6" font-family="var(--font-head)" font-weight="700" font-size={box * 0.075} fill="var(--color-ink)"
-          >{amount(across, "mm")}</text
+          >{sheet.width == null ? amount(across, "mm") : m.by({ long: amount(across, "mm"), wide: amount(sheet.width, "mm") })}</text
         >
       </svg>
       <figcaption class="text-center text-[13px] text-mute">{m.dashed_is_the_round({ round: amount(round, "mm") })}</figcaption>

@@ -38,6 +38,7 @@ const names: Record<string, () => string> = {
   "balls.mass": m.ball_mass,
   "balls.thickness": m.round_thickness,
   "sheet.diameter": m.sheet_across,
+  "sheet.width": m.sheet_wide,
   "sheet.rest": m.ball_rest,
   "sheet.fat": m.fat,
   "sheet.fatMass": m.fat_on_sheet,

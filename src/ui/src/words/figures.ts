@@ -21,6 +21,8 @@ export function figuresOf(stage: Stage, sheet: BatchSheet): [string, string] {
     case "sheet":
       return [amount(sheet.sheet.diameter, "mm"), amount(sheet.sheet.thickness, "mm")];
     case "fold":
+      if (sheet.fold.rings?.onEdge)
+        return [m.rings_count({ count: number(sheet.fold.rings.count, 0) }), m.raw({ thickness: amount(sheet.roll.leaf, "mm") })];
       return sheet.fold.nominal === 1
         ? [m.one_leaf(), m.not_folded()]
         : [leaves(sheet.fold.effective), m.welded({ count: sheet.fold.fused })];
@@ -48,6 +50,8 @@ export function sayingOf(stage: Stage, sheet: BatchSheet): string {
     case "sheet":
       return m.saying_sheet();
     case "fold":
+      if (sheet.fold.rings?.onEdge)
+        return m.saying_fold_rings({ shape: outlineName[sheet.roll.outline](), count: number(sheet.fold.rings.count, 0) });
       return sheet.fold.nominal === 1
         ? m.saying_fold_none()
         : m.saying_fold({ shape: outlineName[sheet.roll.outline](), count: sheet.fold.nominal });

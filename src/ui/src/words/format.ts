@@ -97,6 +97,9 @@ export function toLocal(iso: string): string {
 /** The moment such a field means. */
 export const fromLocal = (text: string): string => new Date(text).toISOString();
 
+/** How a section is drawn: its height against its width. */
+export const drawnScale = (taller: number): string => (taller === 1 ? m.section_true() : m.section_scale({ taller: number(taller, 1) }));
+
 /** Turns one of several catalogue lines by a number, where languages differ in their plurals. */
 export function leaves(count: number): string {
   return count === 1 ? m.one_leaf() : m.leaves({ count });

@@ -3,6 +3,8 @@ import type {
   Colour,
   DoughFeel,
   Feel,
+  FlakeTerm,
+  HandWork,
   IngredientKind,
   Outline,
   PureeMethod,
@@ -67,17 +69,81 @@ export const outlineName: Record<Outline, () => string> = {
   block: m.outline_block,
   rope: m.outline_rope,
   coil: m.outline_coil,
+  cone: m.outline_cone,
+  upright: m.outline_upright,
 };
 
 export const stepName: Record<StepKind, () => string> = {
-  roll: m.step_roll,
   brush: m.step_brush,
+  paste: m.step_paste,
   dust: m.step_dust,
+  scatter: m.step_scatter,
+  seeds: m.step_seeds,
   half: m.step_half,
   letter: m.step_letter,
+  gate: m.step_gate,
+  envelope: m.step_envelope,
   accordion: m.step_accordion,
+  enclose: m.step_enclose,
+  strips: m.step_strips,
+  slit: m.step_slit,
   matRoll: m.step_mat_roll,
+  cutLog: m.step_cut_log,
   coil: m.step_coil,
+  cone: m.step_cone,
+  roll: m.step_roll,
+  rollLong: m.step_roll_long,
+  press: m.step_press,
+  stretch: m.step_stretch,
+  rest: m.step_rest,
+  pinch: m.step_pinch,
+};
+
+/** Fold schools; what is not among them is shown by its id. */
+export const foldSchool: Record<string, () => string> = {
+  own: m.own_program,
+  halves: m.school_halves,
+  letters: m.school_letters,
+  envelope: m.school_envelope,
+  overlap: m.school_overlap,
+  pleats: m.school_pleats,
+  pleatCoil: m.school_pleatCoil,
+  coils: m.school_coils,
+  cone: m.school_cone,
+  strips: m.school_strips,
+  ribbons: m.school_ribbons,
+  enclosed: m.school_enclosed,
+  starchLog: m.school_starchLog,
+  parcel: m.school_parcel,
+};
+
+export const handName: Record<HandWork, () => string> = {
+  sheet: m.hand_sheet,
+  roll: m.hand_roll,
+  press: m.hand_press,
+  stretch: m.hand_stretch,
+  brush: m.hand_brush,
+  paste: m.hand_paste,
+  dust: m.hand_dust,
+  scatter: m.hand_scatter,
+  fold: m.hand_fold,
+  pleat: m.hand_pleat,
+  enclose: m.hand_enclose,
+  cutStrip: m.hand_cut_strip,
+  slit: m.hand_slit,
+  matRoll: m.hand_mat_roll,
+  cutSlice: m.hand_cut_slice,
+  coil: m.hand_coil,
+  coneTurn: m.hand_cone_turn,
+  pinch: m.hand_pinch,
+  lastRoll: m.hand_last_roll,
+};
+
+export const flakeTerm: Record<FlakeTerm, () => string> = {
+  apart: m.flake_apart,
+  leaf: m.flake_leaf,
+  film: m.flake_film,
+  whole: m.flake_whole,
 };
 
 export const methodName: Record<PureeMethod, () => string> = {

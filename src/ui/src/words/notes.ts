@@ -1,4 +1,4 @@
-import type { Note, NoteCode } from "../api/types";
+import type { Mend, MendCode, Note, NoteCode } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount } from "./format";
 import { shortName } from "./names";
@@ -54,6 +54,10 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   patchyFat: [m.note_patchy, m.note_patchy_more],
   tooMuchFat: [m.note_too_much_fat, m.note_too_much_fat_more],
   ringsFused: [m.note_rings_fused, m.note_rings_fused_more],
+  partCovered: [m.note_part_covered, m.note_part_covered_more],
+  sealedShut: [m.note_sealed_shut, m.note_sealed_shut_more],
+  grainTears: [m.note_grain_tears, m.note_grain_tears_more],
+  coreCrushed: [m.note_core_crushed, m.note_core_crushed_more],
   leafSmeared: [m.note_leaf_smeared, m.note_leaf_smeared_more],
   leafBready: [m.note_leaf_bready, m.note_leaf_bready_more],
   dustHeavy: [m.note_dust_heavy, m.note_dust_heavy_more],
@@ -69,9 +73,30 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   steam: [m.note_steam, m.note_steam_more],
 };
 
+const mends: Record<MendCode, (q: Said) => string> = {
+  brushBefore: m.mend_brush_before,
+  boardBefore: m.mend_board_before,
+  brushMore: m.mend_brush_more,
+  sheetFatMore: m.mend_sheet_fat_more,
+  brushLess: m.mend_brush_less,
+  sheetFatLess: m.mend_sheet_fat_less,
+  dustLess: m.mend_dust_less,
+  sheetTo: m.mend_sheet_to,
+  restTo: m.mend_rest_to,
+  chopTo: m.mend_chop_to,
+  dropStep: m.mend_drop_step,
+  byHand: m.mend_by_hand,
+};
+
+const quantities = (of: Pick<Note, "quantities">): Record<string, string> =>
+  Object.fromEntries(of.quantities.map((q) => [q.name, amount(q.value, q.unit)]));
+
+/** A mend in words: the change, and what it brings. */
+export const mendWords = (mend: Mend): string => mends[mend.code](quantities(mend));
+
 /** A note in words: what is so, and what to do about it. */
 export function wordsOf(note: Note): { head: string; more: string } {
-  const said: Record<string, string> = Object.fromEntries(note.quantities.map((q) => [q.name, amount(q.value, q.unit)]));
+  const said = quantities(note);
   if (note.item) said.item = shortName(note.item).toLowerCase();
   const [head, more] = words[note.code];
   return { head: head(said), more: more(said) };

@@ -7,7 +7,7 @@ import { viewOf } from "./units";
 /** A figure of a refusal in the unit its field is read in. */
 const shown = (r: Refusal, value: number | null | undefined) => {
   if (value == null) return "";
-  const view = viewOf(r.unit === "mm" && r.field.endsWith("diameter") ? "cm" : (r.unit ?? ""));
+  const view = viewOf(r.unit === "mm" && /(diameter|width|length|across|rim|\])$/.test(r.field) ? "cm" : (r.unit ?? ""));
   return `${number(view.to(value), 1 + view.finer)} ${view.symbol}`.trim();
 };
 
@@ -32,6 +32,16 @@ export function say(r: Refusal): string {
       return m.refuse_leaves({ given, most: range.most });
     case "needsRope":
       return m.refuse_rope();
+    case "needsFlat":
+      return m.refuse_flat();
+    case "needsStrip":
+      return m.refuse_strip({ given, most: range.most });
+    case "stripsTooNarrow":
+      return m.refuse_narrow({ most: range.most });
+    case "rimTooWide":
+      return m.refuse_rim({ given, most: range.most });
+    case "tooManyPiecesOfOne":
+      return m.refuse_of_one({ given, most: range.most });
     case "tooMuchWaterCarried":
       return m.refuse_water({ least: range.least });
     case "tooMuchLiquid":

@@ -16,6 +16,13 @@
     letters: [m.school_letters, m.school_letters_how],
     coils: [m.school_coils, m.school_coils_how],
     stretched: [m.school_stretched, m.school_stretched_how],
+    envelope: [m.school_envelope, m.school_envelope_how],
+    cone: [m.school_cone, m.school_cone_how],
+    strips: [m.school_strips, m.school_strips_how],
+    ribbons: [m.school_ribbons, m.school_ribbons_how],
+    enclosed: [m.school_enclosed, m.school_enclosed_how],
+    starchLog: [m.school_starchLog, m.school_starchLog_how],
+    parcel: [m.school_parcel, m.school_parcel_how],
     puree: [m.school_puree, m.school_puree_how],
     batter: [m.school_batter, m.school_batter_how],
   };

@@ -1,0 +1,96 @@
+namespace Ystrata.Core;
+
+/// <summary>The smallest changes that keep leaves apart, each tried out on the program itself.</summary>
+public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larder larder)
+{
+    // A brush weighs out no finer than this; more than so much at once is another recipe.
+    private const double Grain = 0.5, Most = 15;
+    private const int MostFaults = 2;
+
+    /// <param name="poorest">Which contacts count as a fault: fused ones only, or patchy ones too.</param>
+    /// <returns>Up to two, the one that opens most for least fat first.</returns>
+    public IReadOnlyList<Mend> OfContacts(ContactState poorest)
+    {
+        var before = Poor(spec, poorest);
+        return
+        [
+            .. Candidates(poorest).Select(c => Least(c, before, poorest)).OfType<(Mend Mend, int Left, double Grams)>()
+                .OrderBy(m => m.Left).ThenBy(m => m.Grams).Select(m => m.Mend).Take(2),
+        ];
+    }
+
+    // The least of this fat that opens as much as its most does.
+    private (Mend Mend, int Left, double Grams)? Least(Candidate candidate, int before, ContactState poorest)
+    {
+        var left = Poor(candidate.With(Most), poorest);
+        if (left >= before)
+        {
+            return null;
+        }
+
+        var (low, high) = (0, (int)(Most / Grain));
+        while (high - low > 1)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Poor(candidate.With(middle * Grain), poorest) > left ? (middle, high) : (low, middle);
+        }
+
+        var grams = high * Grain;
+        var with = candidate.With(grams);
+        return (
+            new(
+                candidate.Code,
+                [Quantity.Of("fat", new Grams(grams)), Quantity.Count("opens", before - left), Quantity.Count("left", left), Quantity.Count("step", candidate.Step + 1)],
+                candidate.Code == MendCode.SheetFatMore ? with.Sheet : null,
+                candidate.Code == MendCode.SheetFatMore ? null : with.Fold),
+            left,
+            grams);
+    }
+
+    // Fat on the sheet, in the brush before a fault, or in a new one there, over the board or under the brush.
+    private IEnumerable<Candidate> Candidates(ContactState poorest)
+    {
+        yield return new(MendCode.SheetFatMore, -1, g => spec with { Sheet = spec.Sheet with { FatMass = spec.Sheet.FatMass + new Grams(g) } });
+        var steps = spec.Fold.Steps;
+        foreach (var at in Faulty(poorest))
+        {
+            var brushed = Enumerable.Range(0, at).Where(i => steps[i] is BrushStep).DefaultIfEmpty(-1).Max();
+            if (brushed >= 0 && steps[brushed] is BrushStep brush)
+            {
+                yield return new(MendCode.BrushMore, brushed, g => WithSteps([.. steps.Take(brushed), brush with { Mass = brush.Mass + new Grams(g) }, .. steps.Skip(brushed + 1)]));
+            }
+
+            if (steps.Count < SpecCheck.MostSteps)
+            {
+                FoldStep Fat(double g, LaidOn on) => new BrushStep(spec.Sheet.Fat, new(g), on);
+                yield return new(MendCode.BrushBefore, at, g => WithSteps([.. steps.Take(at), Fat(g, LaidOn.Top), .. steps.Skip(at)]));
+                yield return new(MendCode.BoardBefore, at, g => WithSteps([.. steps.Take(at), Fat(g, LaidOn.Board), .. steps.Skip(at)]));
+            }
+        }
+    }
+
+    // The steps that lay most of what welds.
+    private IEnumerable<int> Faulty(ContactState poorest)
+    {
+        var rolled = RolledOf(spec);
+        return rolled.Fullest.Contacts.Concat(rolled.Rings?.Contacts ?? []).Where(c => c.State >= poorest)
+            .GroupBy(c => c.Step).OrderByDescending(g => g.Count()).Take(MostFaults).Select(g => g.Key);
+    }
+
+    private BatchSpec WithSteps(FoldStep[] steps) => spec with { Fold = new(steps) };
+
+    private int Poor(BatchSpec trial, ContactState poorest)
+    {
+        var rolled = RolledOf(trial);
+        var rings = rolled.Rings is { } r ? r.Contacts.Count(c => c.State >= poorest) * Math.Max(r.Turns, 1) : 0;
+        return rolled.Fullest.Contacts.Count(c => c.State >= poorest) + (int)Math.Ceiling(rings);
+    }
+
+    private Rolled RolledOf(BatchSpec trial)
+    {
+        var sheet = SheetStage.Lay(trial.Sheet, ball, density, larder);
+        return Rolled.To(FoldStage.Work(trial.Fold, sheet, larder) is [.., var last] ? last : sheet, trial.Roll.Diameter);
+    }
+
+    private sealed record Candidate(MendCode Code, int Step, Func<double, BatchSpec> With);
+}

@@ -1,0 +1,123 @@
+namespace Ystrata.Core;
+
+/// <summary>Kinds of hand work from the first sheet to the last roll, each with its own time.</summary>
+public enum HandWork
+{
+    Sheet,
+    Roll,
+    Press,
+    Stretch,
+    Brush,
+    Paste,
+    Dust,
+    Scatter,
+    Fold,
+    Pleat,
+    Enclose,
+    CutStrip,
+    Slit,
+    MatRoll,
+    CutSlice,
+    Coil,
+    ConeTurn,
+    Pinch,
+    LastRoll,
+}
+
+/// <summary>How long this cook's hands take. Shipped values are empirical: an even, unhurried pair of hands.</summary>
+/// <param name="Own">What the cook has timed, in seconds; it goes before the usual.</param>
+public sealed record HandTimes(IReadOnlyDictionary<HandWork, Seconds> Own)
+{
+    public static readonly Seconds Least = new(1), Most = new(900);
+
+    public static HandTimes Shipped { get; } = new(new Dictionary<HandWork, Seconds>());
+
+    /// <summary>Each kind's usual time: of one sheet, one fold, one pleat, one cut, one turn (empirical).</summary>
+    public static IReadOnlyDictionary<HandWork, Seconds> Usual { get; } = new Dictionary<HandWork, double>
+    {
+        [HandWork.Sheet] = 45,
+        [HandWork.Roll] = 30,
+        [HandWork.Press] = 15,
+        [HandWork.Stretch] = 12,
+        [HandWork.Brush] = 10,
+        [HandWork.Paste] = 18,
+        [HandWork.Dust] = 5,
+        [HandWork.Scatter] = 6,
+        [HandWork.Fold] = 3,
+        [HandWork.Pleat] = 2.5,
+        [HandWork.Enclose] = 30,
+        [HandWork.CutStrip] = 2,
+        [HandWork.Slit] = 1.5,
+        [HandWork.MatRoll] = 12,
+        [HandWork.CutSlice] = 3,
+        [HandWork.Coil] = 10,
+        [HandWork.ConeTurn] = 3,
+        [HandWork.Pinch] = 8,
+        [HandWork.LastRoll] = 25,
+    }.ToDictionary(p => p.Key, p => new Seconds(p.Value));
+
+    public Seconds this[HandWork work] => Own.TryGetValue(work, out var own) ? own : Usual[work];
+
+    /// <summary>One step, on all the pieces one ball has become.</summary>
+    /// <param name="after">The piece after the step.</param>
+    public Seconds Of(FoldStep step, Piece after) => step switch
+    {
+        CutLogStep s => this[HandWork.CutSlice] * s.Slices,
+        StripsStep s => this[HandWork.CutStrip] * s.Count,
+        _ => Once(step) * after.Count,
+    };
+
+    /// <summary>From the first sheet to the last roll: everything done to one ball.</summary>
+    public Seconds OfProgram(BatchSpec spec, IReadOnlyList<Piece> steps)
+    {
+        var sum = this[HandWork.Sheet] + this[HandWork.LastRoll] * (steps.Count > 0 ? steps[^1].Count : 1);
+        sum += spec.Sheet.FatMass.Value > 0 ? this[HandWork.Brush] : default;
+        sum += spec.Sheet.DustMass.Value > 0 ? this[HandWork.Dust] : default;
+        for (var i = 0; i < steps.Count; i++)
+        {
+            sum += Of(spec.Fold.Steps[i], steps[i]);
+        }
+
+        return sum;
+    }
+
+    private Seconds Once(FoldStep step) => step switch
+    {
+        RollStep or RollLongStep => this[HandWork.Roll],
+        PressStep => this[HandWork.Press],
+        StretchStep => this[HandWork.Stretch],
+        BrushStep => this[HandWork.Brush],
+        PasteStep => this[HandWork.Paste],
+        DustStep => this[HandWork.Dust],
+        ScatterStep or SeedsStep => this[HandWork.Scatter],
+        HalfStep => this[HandWork.Fold],
+        LetterStep or GateStep => this[HandWork.Fold] * 2,
+        EnvelopeStep => this[HandWork.Fold] * 4,
+        AccordionStep s => this[HandWork.Pleat] * s.Pleats,
+        EncloseStep => this[HandWork.Enclose],
+        SlitStep s => this[HandWork.Slit] * s.Ribbons,
+        MatRollStep => this[HandWork.MatRoll],
+        CoilStep => this[HandWork.Coil],
+        ConeStep s => this[HandWork.ConeTurn] * s.Turns,
+        PinchStep => this[HandWork.Pinch],
+        _ => default,
+    };
+}
+
+/// <summary>How hard a program is on untrained hands.</summary>
+public static class Difficulty
+{
+    /// <summary>1 easy to 5 hard: 1 and the weights of the steps, a hard kind counted once however often it comes (empirical).</summary>
+    public static int Of(FoldSpec spec) => Math.Clamp((int)Math.Round(1 + spec.Steps.GroupBy(s => s.GetType()).Sum(g => Weight(g.First()))), 1, 5);
+
+    private static double Weight(FoldStep step) => step switch
+    {
+        EncloseStep => 1.5,
+        StretchStep or ConeStep or SlitStep or CutLogStep => 1,
+        CoilStep or AccordionStep or StripsStep => 0.8,
+        MatRollStep or RollLongStep or PasteStep => 0.5,
+        LetterStep or EnvelopeStep or GateStep or RollStep => 0.3,
+        PinchStep => 0.2,
+        _ => 0.1,
+    };
+}

@@ -1,0 +1,78 @@
+using Ystrata.Core;
+
+namespace Ystrata.Web.Endpoints;
+
+/// <summary>What to put the same ball through.</summary>
+/// <param name="Schools">Ids of fold schools; each gets a sheet and fats of its own for this ball.</param>
+/// <param name="Programs">Others, such as the batch's own.</param>
+public sealed record CompareBody(BatchSpec Spec, IReadOnlyList<string> Schools, IReadOnlyList<FoldProgram> Programs);
+
+/// <summary>A bread that is wanted, and the batch whose dough, fat and rest it would have.</summary>
+public sealed record ReverseBody(BatchSpec Spec, WantedLeaves Wanted);
+
+/// <summary>One kind of hand work and its times.</summary>
+/// <param name="Own">What the cook has timed; nothing where the usual time counts.</param>
+public sealed record HandTime(HandWork Work, Seconds Usual, Seconds? Own)
+{
+    public static IReadOnlyList<HandTime> Of(Larder larder) =>
+        [.. HandTimes.Usual.Select(u => new HandTime(u.Key, u.Value, larder.Hands.Own.TryGetValue(u.Key, out var own) ? own : null))];
+}
+
+/// <param name="Time">Nothing goes back to the usual.</param>
+public sealed record HandTimeBody(HandWork Work, Seconds? Time);
+
+public static class FoldEndpoints
+{
+    public static void MapCompare(this RouteGroupBuilder compare) =>
+        compare.MapPost("", Compare).WithName("compare").Produces<IReadOnlyList<ComparedProgram>>().WithSummary("The same ball through up to six programs.");
+
+    public static void MapReverse(this RouteGroupBuilder reverse) =>
+        reverse.MapPost("", Find).WithName("reverse").Produces<IReadOnlyList<FoundProgram>>().WithSummary("Programs that make about so many leaves, least hand time first.");
+
+    public static void MapHands(this RouteGroupBuilder hands)
+    {
+        hands.MapGet("", (Larder larder) => HandTime.Of(larder)).WithName("handTimes").WithSummary("How long the hands take, each kind of work.");
+        hands.MapPut("", Change).WithName("changeHandTime").Produces<IReadOnlyList<HandTime>>();
+    }
+
+    private static IResult Compare(CompareBody body, Larder larder)
+    {
+        List<Refusal> refusals = [.. Common.CheckSpec(body.Spec, larder)];
+        var count = body.Schools.Count + body.Programs.Count;
+        if (count > Core.Compare.Most)
+        {
+            refusals.Add(new("schools", RefusalCode.TooMany, count, 1, Core.Compare.Most));
+        }
+
+        refusals.AddRange(body.Schools.Select((id, i) => (id, i)).Where(s => !FoldPrograms.Ids.Contains(s.id))
+            .Select(s => new Refusal($"schools[{s.i}]", RefusalCode.NotInList, Item: s.id)));
+        if (refusals.Count == 0)
+        {
+            refusals.AddRange(body.Programs.SelectMany((p, i) => SpecCheck.Check(body.Spec with { Sheet = p.Sheet, Fold = p.Fold }, larder)
+                .Select(r => r with { Field = $"programs[{i}].{r.Field}" })));
+        }
+
+        if (Problems.From(refusals) is { } problem)
+        {
+            return problem;
+        }
+
+        var compare = new Compare(body.Spec, larder, Learned.Nothing);
+        return Results.Ok<IReadOnlyList<ComparedProgram>>([.. compare.Of(body.Programs), .. compare.OfSchools(body.Schools)]);
+    }
+
+    private static IResult Find(ReverseBody body, Larder larder) =>
+        Problems.From([.. Common.CheckSpec(body.Spec, larder), .. body.Wanted.Check()])
+        ?? Results.Ok(Reverse.Find(body.Wanted, body.Spec, new(body.Spec, larder, Learned.Nothing)));
+
+    private static IResult Change(HandTimeBody body, KitchenLarder kitchen)
+    {
+        if (body.Time is { } time && !(time.Value >= HandTimes.Least.Value && time.Value <= HandTimes.Most.Value))
+        {
+            return Problems.From([new("time", RefusalCode.OutOfRange, time.Value, HandTimes.Least.Value, HandTimes.Most.Value, Seconds.Unit)])!;
+        }
+
+        kitchen.Change((pantry, at) => pantry.Keep(body.Work, body.Time, at));
+        return Results.Ok(HandTime.Of(kitchen.Now));
+    }
+}

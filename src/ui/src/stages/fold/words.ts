@@ -1,0 +1,50 @@
+import type { BatchSheet, FoldStep } from "../../api/types";
+import { m } from "../../paraglide/messages";
+import { amount, leaves, number } from "../../words/format";
+import { shortName, stepName } from "../../words/names";
+
+/** What a step is called on its tile: what is laid on, or what is done. */
+export function titleOf(step: FoldStep): string {
+  switch (step.kind) {
+    case "brush":
+      return shortName(step.fat);
+    case "dust":
+      return shortName(step.flour);
+    case "scatter":
+    case "seeds":
+      return shortName(step.item);
+    default:
+      return stepName[step.kind]();
+  }
+}
+
+/** The figure under a tile. */
+export function captionOf(step: FoldStep, after: BatchSheet["fold"]["steps"][number] | undefined): string {
+  switch (step.kind) {
+    case "roll":
+    case "press":
+      return amount(step.diameter, "mm");
+    case "rollLong":
+      return m.by({ long: amount(step.length, "mm"), wide: amount(step.width, "mm") });
+    case "brush":
+      return step.on === "board"
+        ? `${amount(step.mass, "g")} · ${m.laid_board()}`
+        : [amount(step.mass, "g"), after && amount(after.film, "µm")].filter(Boolean).join(" · ");
+    case "dust":
+    case "scatter":
+    case "seeds":
+      return amount(step.mass, "g");
+    case "paste":
+      return amount(step.mass + step.flourMass, "g");
+    case "stretch":
+      return `× ${number(step.times, 2)}`;
+    case "rest":
+      return amount(step.time, "min");
+    case "slit":
+      return `${step.ribbons}`;
+    case "pinch":
+      return "";
+    default:
+      return after ? (after.section.rings ? m.rings_count({ count: after.section.rings.each.length }) : leaves(after.leaves)) : "";
+  }
+}
