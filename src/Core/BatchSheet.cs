@@ -46,7 +46,7 @@ public static class Planner
         var poured = spec.Dough.Feel == Feel.Batter;
         // A batter is one leaf from the ladle on: nothing is laid on it and nothing rolled.
         var shape = poured ? LadleStage.AsRound(spec, dough) : spec;
-        var balls = BallsStage.Work(solved, shape.Roll, dough.Density);
+        var balls = BallsStage.Work(solved, spec.Balls, shape.Roll, dough.Density);
         var (sheet, rolledThin) = SheetStage.Work(shape.Sheet, dough.Ball, mix, dough, rest, larder);
         var steps = FoldStage.Work(shape.Fold, rolledThin, larder);
         var folded = steps.Count > 0 ? steps[^1] : rolledThin;

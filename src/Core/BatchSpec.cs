@@ -190,7 +190,9 @@ public enum BallBy
 
 /// <summary>A ball, fixed by its mass or by the round it makes. Both figures are kept, so that switching loses neither.</summary>
 /// <param name="Thickness">Dough thickness of the finished round, raw.</param>
-public sealed record BallsSpec(BallBy By, Grams Mass, Millimetres Thickness);
+/// <param name="Weighed">Balls on the tray, in the order they were divided.</param>
+/// <param name="SmallOne">A small ball for a child, out of the same dough; the others share the rest.</param>
+public sealed record BallsSpec(BallBy By, Grams Mass, Millimetres Thickness, IReadOnlyList<Grams>? Weighed = null, Grams? SmallOne = null);
 
 /// <summary>A batter's piece: a ladleful, poured.</summary>
 /// <param name="Thickness">As it is spread on the pan.</param>

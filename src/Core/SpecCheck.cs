@@ -84,6 +84,8 @@ public static class SpecCheck
         new("ladle.thickness", 0.8, 12, Millimetres.Unit),
         new("balls.mass", 5, 1000, Grams.Unit),
         new("balls.thickness", 0.5, 25, Millimetres.Unit),
+        new("balls.weighed[]", 1, 2000, Grams.Unit),
+        new("balls.smallOne", 5, 1000, Grams.Unit),
         new("sheet.diameter", 60, 1200, Millimetres.Unit),
         new("sheet.rest", 0, 720, Minutes.Unit),
         new("sheet.fatMass", 0, 200, Grams.Unit),
@@ -150,6 +152,7 @@ public static class SpecCheck
         InRange("ladle.thickness", spec.Ladle.Thickness.Value, refusals);
         InRange("balls.mass", spec.Balls.Mass.Value, refusals);
         InRange("balls.thickness", spec.Balls.Thickness.Value, refusals);
+        CheckTray(spec.Balls, refusals);
         InRange("sheet.diameter", spec.Sheet.Diameter.Value, refusals);
         InRange("sheet.rest", spec.Sheet.Rest.Value, refusals);
         InRange("sheet.fatMass", spec.Sheet.FatMass.Value, refusals);
@@ -180,6 +183,27 @@ public static class SpecCheck
         }
 
         return refusals;
+    }
+
+    private static void CheckTray(BallsSpec balls, List<Refusal> refusals)
+    {
+        if (balls.Weighed is { } weighed)
+        {
+            if (weighed.Count > DoughSolver.MostPieces)
+            {
+                refusals.Add(new("balls.weighed", RefusalCode.TooMany, weighed.Count, 0, DoughSolver.MostPieces));
+            }
+
+            for (var i = 0; i < Math.Min(weighed.Count, DoughSolver.MostPieces); i++)
+            {
+                InRange($"balls.weighed[{i}]", weighed[i].Value, refusals);
+            }
+        }
+
+        if (balls.SmallOne is { } small)
+        {
+            InRange("balls.smallOne", small.Value, refusals);
+        }
     }
 
     private static void CheckStart(StartSpec start, List<Refusal> refusals)

@@ -1,5 +1,6 @@
 using Serilog;
 using Serilog.Events;
+using Ystrata.Instruments;
 using Ystrata.Store;
 using Ystrata.Web;
 using Ystrata.Web.Demo;
@@ -38,6 +39,10 @@ builder.Services.AddSingleton<KitchenLarder>();
 // Every request works with the larder as it stood when it came in.
 builder.Services.AddTransient(s => s.GetRequiredService<KitchenLarder>().Now);
 builder.Services.AddSingleton<MarrowQuay>();
+// --scale /dev/ttyUSB0 listens to a scale on a serial line; without it the stand-in is on the bench.
+builder.Services.AddSingleton<IScale>(s => builder.Configuration["scale"] is { Length: > 0 } device
+    ? new LineScale(device, s.GetRequiredService<TimeProvider>())
+    : new SimulatedScale(s.GetRequiredService<TimeProvider>()));
 
 var app = builder.Build();
 if (builder.Configuration.GetValue<bool>("demo"))
@@ -60,6 +65,7 @@ api.MapGroup("/plan").WithTags("Plan").MapPlan();
 api.MapGroup("/compare").WithTags("Fold").MapCompare();
 api.MapGroup("/reverse").WithTags("Fold").MapReverse();
 api.MapGroup("/hands").WithTags("Fold").MapHands();
+api.MapGroup("/scale").WithTags("Scale").MapScale();
 api.MapGroup("/larder").WithTags("Larder").MapLarder();
 api.MapGroup("/vessels").WithTags("Larder").MapVessels();
 api.MapGroup("/measure").WithTags("Larder").MapMeasure();

@@ -72,6 +72,72 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scale"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Readings as server-sent events, ten a second. */
+        get: operations["scaleReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/tare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tareScale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts something on the stand-in, takes it off, pulls its plug. */
+        post: operations["playScale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/larder": {
         parameters: {
             query?: never;
@@ -468,6 +534,15 @@ export interface components {
          * @enum {unknown}
          */
         BallBy: "mass" | "thickness";
+        /** @description The spread of weighed balls. */
+        BallSpread: {
+            mean: components["schemas"]["Grams"];
+            /** @description Sample standard deviation. */
+            deviation: components["schemas"]["Grams"];
+            /** @description Deviation as percent of the mean. */
+            variation: components["schemas"]["Percent"];
+            spread: components["schemas"]["Grams"];
+        };
         BallsSheet: {
             /** Format: int32 */
             count: number;
@@ -481,6 +556,7 @@ export interface components {
             across: components["schemas"]["Millimetres"];
             /** @description Dough thickness of the finished round, raw. */
             roundThickness: components["schemas"]["Millimetres"];
+            tray: components["schemas"]["TraySheet"];
         };
         /** @description A ball, fixed by its mass or by the round it makes. Both figures are kept, so that switching loses neither. */
         BallsSpec: {
@@ -488,6 +564,10 @@ export interface components {
             mass: components["schemas"]["Grams"];
             /** @description Dough thickness of the finished round, raw. */
             thickness: components["schemas"]["Millimetres"];
+            /** @description Balls on the tray, in the order they were divided. */
+            weighed?: null | number[];
+            /** @description g */
+            smallOne?: number;
         };
         BatchBody: {
             /** Format: uuid */
@@ -1647,6 +1727,21 @@ export interface components {
             /** @description By share: salt from every source. By mass: the salt that is added. */
             amount: components["schemas"]["Amount"];
         };
+        /** @description A reading as it goes to the page. */
+        ScaleReading: {
+            state: components["schemas"]["ScaleState"];
+            mass: null | components["schemas"]["Grams"];
+            steady: boolean;
+            taken: null | components["schemas"]["Grams"];
+        };
+        /** @enum {unknown} */
+        ScaleState: "ready" | "overload" | "unplugged" | "unreadable";
+        ScaleView: {
+            /** @description True when the scale is the one that ships with Ystrata and can be played with. */
+            standIn: boolean;
+            /** @description True when it can be tared from here. */
+            tares: boolean;
+        };
         /** @description A school to begin a new bread from; the interface names it. */
         School: {
             id: string;
@@ -1700,8 +1795,23 @@ export interface components {
         };
         /** @description cm² */
         SquareCentimetres: number;
+        SseItemOfScaleReading: {
+            data?: components["schemas"]["ScaleReading"];
+            eventType?: null | string;
+            eventId?: null | string;
+            reconnectionInterval?: null | string;
+        };
         /** @enum {unknown} */
         Stage: "dough" | "rest" | "balls" | "sheet" | "fold" | "roll" | "pan";
+        /** @description Something done to the stand-in. One of them at a time. */
+        StandInBody: {
+            /** @description g */
+            load?: number;
+            /** @description g */
+            ballLike?: number;
+            /** @description Its plug in or out. */
+            plugged?: null | boolean;
+        };
         /**
          * @description The figure a batch starts from. The others follow.
          * @enum {unknown}
@@ -1786,6 +1896,32 @@ export interface components {
             firstSide: null | components["schemas"]["Seconds"];
             secondSide: null | components["schemas"]["Seconds"];
             lastSide: null | components["schemas"]["Seconds"];
+        };
+        /** @description A ball on the tray. */
+        TrayBall: {
+            mass: components["schemas"]["Grams"];
+            /** @description From what it should weigh. */
+            deviation: components["schemas"]["Grams"];
+            /** @description Grams to add (positive) or take (negative); zero within tolerance. */
+            correction: components["schemas"]["Grams"];
+            /** @description The child's. */
+            small: boolean;
+            /** @description As a sphere. */
+            across: components["schemas"]["Millimetres"];
+        };
+        /** @description The dough as it is being divided. */
+        TraySheet: {
+            balls: components["schemas"]["TrayBall"][];
+            /** @description What each ball should weigh: the whole dough, less the small one, over the others. */
+            each: components["schemas"]["Grams"];
+            /**
+             * Format: int32
+             * @description Balls still to divide.
+             */
+            left: number;
+            next: null | components["schemas"]["Grams"];
+            over: null | components["schemas"]["Grams"];
+            spread: null | components["schemas"]["BallSpread"];
         };
         /** @description One stay of one face on the pan. */
         Turn: {
@@ -2059,6 +2195,158 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["HandTime"][];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    scaleReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseItemOfScaleReading"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tareScale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    playScale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

@@ -1,0 +1,163 @@
+<script lang="ts">
+  import { api } from "../../api/client";
+  import { larder } from "../../api/larder.svelte";
+  import { listen } from "../../api/scale.svelte";
+  import type { ScaleState } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import Figure from "../../parts/Figure.svelte";
+  import FigureField from "../../parts/FigureField.svelte";
+  import { toaster } from "../../toast.svelte";
+  import { amount, number } from "../../words/format";
+  import { say } from "../../words/refusals";
+  import type { StageProps } from "../props";
+
+  let { spec, sheet }: StageProps = $props();
+  const tray = $derived(sheet.balls.tray);
+  let typed = $state<number | null | undefined>(null);
+  let view = $state<{ standIn: boolean; tares: boolean }>({ standIn: false, tares: false });
+  void api.GET("/api/scale").then(({ data }) => (view = data ?? view));
+
+  const scale = listen((mass) => take(mass));
+  const stateName: Record<ScaleState, () => string> = {
+    ready: () => (scale.now.steady ? m.scale_steady() : m.scale_swings()),
+    overload: m.scale_overload,
+    unplugged: m.scale_unplugged,
+    unreadable: m.scale_unreadable,
+  };
+
+  const weighed = () => spec.balls.weighed ?? [];
+  const lay = (next: number[]) => batch.change(() => (spec.balls.weighed = next.length ? next : undefined));
+  // Each ball counts once: a scale that is played with after the last one fills no more trays.
+  function take(mass: number) {
+    if (weighed().length < sheet.balls.count) lay([...weighed(), mass]);
+  }
+
+  function add() {
+    if (typed == null) return;
+    take(typed);
+    typed = null;
+  }
+
+  function clear() {
+    const before = [...weighed()];
+    lay([]);
+    toaster.say(m.tray_cleared(), () => lay(before));
+  }
+
+  // The tray is as wide as it is; balls keep one scale among themselves.
+  const widest = $derived(Math.max(...tray.balls.map((b) => b.across), sheet.balls.across));
+  const correction = (grams: number) =>
+    grams === 0 ? m.tray_right() : (grams > 0 ? m.tray_add : m.tray_take)({ mass: amount(Math.abs(grams), "g") });
+  const play = (body: { load?: number; ballLike?: number; plugged?: boolean }) => api.POST("/api/scale/stand-in", { body });
+  const unplugged = $derived(scale.now.state === "unplugged");
+</script>
+
+<div class="grid gap-x-6 gap-y-3 sm:grid-cols-[auto_minmax(0,1fr)]">
+  <div>
+    <p class="text-[14px] text-mute">{m.scale_reads()}</p>
+    <p class="min-w-[4.6ch] font-head text-[64px] leading-none font-bold" class:text-mute={!scale.now.steady} data-testid="reading">
+      {scale.now.mass == null ? "—" : number(scale.now.mass, 0)}<span class="text-[26px]">&nbsp;g</span>
+    </p>
+    <p class="flex items-center gap-2 text-[15px] font-semibold" role="status" data-testid="scale-state" data-state={scale.now.state}>
+      <span aria-hidden="true">{scale.now.state !== "ready" ? "▲" : scale.now.steady ? "✓" : "~"}</span>
+      <span class={scale.now.state !== "ready" ? "text-chilli" : scale.now.steady ? "text-leaf" : "text-mute"}
+        >{stateName[scale.now.state]()}</span
+      >
+      {#if view.tares}<button class="button ms-2 !px-3" onclick={() => void api.POST("/api/scale/tare")}>{m.scale_tare()}</button>{/if}
+    </p>
+  </div>
+  <dl class="grid grid-cols-3 content-start gap-x-3 gap-y-2 sm:grid-cols-3">
+    <div class="col-span-3">
+      <dt class="text-[14px] text-mute">{tray.next == null ? m.all_divided() : m.next_ball()}</dt>
+      <dd class="font-head text-[40px] leading-none font-bold" data-testid="next">
+        {#if tray.next != null}{amount(tray.next, "g")}
+        {:else if (tray.over ?? 0) < -0.5}<span class="text-[22px] text-chilli"
+            >▲ {m.dough_short({ mass: amount(-(tray.over ?? 0), "g") })}</span
+          >
+        {:else}<span class="text-[22px]">{m.dough_over({ mass: amount(Math.max(tray.over ?? 0, 0), "g") })}</span>{/if}
+      </dd>
+    </div>
+    <Figure label={m.tray_left()} value={m.of({ part: tray.left, whole: sheet.balls.count })} />
+    <Figure label={m.tray_mean()} value={tray.spread ? amount(tray.spread.mean, "g") : "—"} />
+    <Figure
+      label={`${m.tray_sd()} · ${m.tray_cv()}`}
+      value={tray.spread ? `${number(tray.spread.deviation, 1)} g · ${amount(tray.spread.variation, "%")}` : "—"}
+      tone={tray.spread ? (tray.spread.variation <= 3 ? "good" : "bad") : ""}
+    />
+  </dl>
+</div>
+
+<ol
+  class="mt-3 flex min-h-[92px] flex-wrap content-start gap-x-1 gap-y-1.5 rounded-xl border-2 border-rim bg-white p-2"
+  aria-label={m.tray()}
+  data-testid="tray"
+>
+  {#each tray.balls as ball, i (i)}
+    <li class="w-[72px] text-center" data-ball={ball.correction === 0 ? "right" : ball.correction > 0 ? "light" : "heavy"}>
+      <span class="sr-only"
+        >{m.tray_ball({
+          number: i + 1,
+          mass: amount(ball.mass, "g"),
+          what: ball.small ? m.tray_small() : correction(ball.correction),
+        })}</span
+      >
+      <span aria-hidden="true">
+        <svg viewBox="-30 -30 60 60" class="mx-auto h-[54px] w-[54px]">
+          <circle r={(ball.across / widest) * 28} fill="var(--color-dough)" stroke="var(--color-crust)" stroke-width="1.6" />
+          <text text-anchor="middle" y="6" font-family="var(--font-head)" font-weight="700" font-size="17">{number(ball.mass, 0)}</text>
+        </svg>
+        <span class="block text-[13px] leading-tight {ball.correction === 0 ? 'text-leaf' : 'text-chilli'}"
+          >{ball.small
+            ? m.tray_small()
+            : ball.correction === 0
+              ? `✓ ${ball.deviation >= 0 ? "+" : "−"}${number(Math.abs(ball.deviation), 0)}`
+              : `▲ ${correction(ball.correction)}`}</span
+        >
+      </span>
+    </li>
+  {:else}
+    <li class="px-2 py-4 text-mute">{m.tray_how()}</li>
+  {/each}
+</ol>
+
+<div class="mt-2 grid items-end gap-3 sm:grid-cols-2">
+  <form
+    class="flex items-end gap-2"
+    onsubmit={(e) => {
+      e.preventDefault();
+      add();
+    }}
+  >
+    <div class="w-36"><FigureField label={m.weigh_in()} limit={larder.limit("balls.weighed[]")} unit="g" bind:value={typed} /></div>
+    <button class="button" disabled={typed == null}>{m.weigh_add()}</button>
+  </form>
+  <div class="w-44">
+    <FigureField
+      label={m.small_one()}
+      limit={larder.limit("balls.smallOne")}
+      unit="g"
+      bind:value={() => spec.balls.smallOne, (v) => batch.change(() => (spec.balls.smallOne = v ?? undefined))}
+      refusal={batch.refusalOf("balls.smallOne")}
+    />
+  </div>
+</div>
+{#each batch.refusals.filter((r) => r.field.startsWith("balls.weighed")) as r (r.field)}<p class="refusal mt-1">{say(r)}</p>{/each}
+<div class="mt-1 flex flex-wrap gap-2">
+  <button class="button plain" disabled={weighed().length === 0} onclick={() => lay(weighed().slice(0, -1))}>{m.weigh_undo()}</button>
+  <button class="button plain" disabled={weighed().length === 0} onclick={clear}>{m.weigh_clear()}</button>
+</div>
+
+{#if view.standIn}
+  <section class="mt-2 rounded-xl bg-steel/60 px-3 py-2" aria-label={m.stand_in()}>
+    <div class="flex flex-wrap items-center gap-1.5">
+      <b class="me-2 text-[14px]">{m.stand_in()}</b>
+      <button class="button !px-2.5" onclick={() => void play({ ballLike: tray.next ?? sheet.balls.mass })}>{m.stand_in_ball()}</button>
+      <button class="button !px-2.5" onclick={() => void play({ load: 0 })}>{m.stand_in_off()}</button>
+      <button class="button !px-2.5" onclick={() => void play({ load: 6000 })}>{m.stand_in_much()}</button>
+      <button class="button !px-2.5" onclick={() => void play({ plugged: unplugged })}
+        >{unplugged ? m.stand_in_plug() : m.stand_in_unplug()}</button
+      >
+    </div>
+  </section>
+{/if}

@@ -1,0 +1,130 @@
+namespace Ystrata.Instruments.Tests;
+
+/// <summary>The plain line protocol, by the line and over a pseudo-terminal.</summary>
+public class LineTests
+{
+    [Theory]
+    [InlineData("80 g S", 80, true)]
+    [InlineData("+80.5 g D", 80.5, false)]
+    [InlineData("  -3 g S ", -3, true)]
+    [InlineData("0.082 kg S", 82, true)]
+    [InlineData("2 oz S", 56.699, true)]
+    public void A_line_is_weight_unit_and_whether_it_rests(string line, double grams, bool steady)
+    {
+        var reading = ScaleLine.Read(line)!;
+
+        Assert.Equal(grams, reading.Mass!.Value.Value, 0.001);
+        Assert.Equal((ScaleState.Ready, steady), (reading.State, reading.Steady));
+    }
+
+    [Fact]
+    public void Too_much_is_said_by_the_scale_itself() => Assert.Equal(ScaleState.Overload, ScaleLine.Read("OL")!.State);
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("80")]
+    [InlineData("80 g")]
+    [InlineData("80 g X")]
+    [InlineData("80 lb S")]
+    [InlineData("8,0 g S")]
+    [InlineData("NaN g S")]
+    [InlineData("1e999 g S")]
+    [InlineData("999999999 g S")]
+    [InlineData("80 g S S")]
+    [InlineData("\0\u0001ÿÿ")]
+    [InlineData("80 g S and a good deal more than any line holds")]
+    public void Rubbish_is_no_reading(string line) => Assert.Null(ScaleLine.Read(line));
+
+    private static async Task<Reading> First(IAsyncEnumerator<Reading> readings, Func<Reading, bool> wanted)
+    {
+        while (await readings.MoveNextAsync())
+        {
+            if (wanted(readings.Current))
+            {
+                return readings.Current;
+            }
+        }
+
+        throw new InvalidOperationException("the readings ended");
+    }
+
+    private static (LineScale Scale, PseudoTerminal Line, CancellationTokenSource Enough) Open()
+    {
+        var line = new PseudoTerminal();
+        return (new(line.Path, TimeProvider.System), line, new(TimeSpan.FromSeconds(20)));
+    }
+
+    [Fact]
+    public async Task Readings_come_over_a_serial_line_half_lines_and_rubbish_between()
+    {
+        var (scale, line, enough) = Open();
+        using var _ = line;
+        using var __ = enough;
+        await using var readings = scale.Readings(enough.Token).GetAsyncEnumerator();
+
+        await First(readings, r => r.State == ScaleState.Unplugged);
+        line.Send("79 g D\r\n80 g ");
+        Assert.Equal(79, (await First(readings, r => r.Mass is not null)).Mass!.Value.Value);
+        line.Send("S\n");
+        var whole = await First(readings, r => r.Steady);
+        Assert.Equal(80, whole.Mass!.Value.Value);
+
+        // One bad line among good ones is passed over; a good one after it counts.
+        line.Send("#@!~\n81 g S\n");
+        Assert.Equal(81, (await First(readings, r => r.Mass is { Value: 81 })).Mass!.Value.Value);
+    }
+
+    [Fact]
+    public async Task A_scale_that_only_sends_rubbish_is_said_to_be_unreadable()
+    {
+        var (scale, line, enough) = Open();
+        using var _ = line;
+        using var __ = enough;
+        await using var readings = scale.Readings(enough.Token).GetAsyncEnumerator();
+
+        await First(readings, r => r.State == ScaleState.Unplugged);
+        line.Send(new string('x', 3000) + "\nfoo bar\n");
+        Assert.Null((await First(readings, r => r.State == ScaleState.Unreadable)).Mass);
+    }
+
+    [Fact]
+    public async Task Ten_thousand_lines_in_a_second_are_read_to_the_newest()
+    {
+        var (scale, line, enough) = Open();
+        using var _ = line;
+        using var __ = enough;
+        await using var readings = scale.Readings(enough.Token).GetAsyncEnumerator();
+        await First(readings, r => r.State == ScaleState.Unplugged);
+
+        var flood = Task.Run(() =>
+        {
+            for (var i = 0; i < 10_000; i++)
+            {
+                line.Send($"{i % 90} g D\n");
+            }
+
+            line.Send("88 g S\n");
+        });
+        var passed = 0;
+        var last = await First(readings, r =>
+        {
+            passed++;
+            return r.Steady;
+        });
+        await flood;
+
+        Assert.Equal(88, last.Mass!.Value.Value);
+        Assert.InRange(passed, 1, 200);
+    }
+
+    [Fact]
+    public async Task A_device_that_is_not_there_is_unplugged_and_looked_for_again()
+    {
+        using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(20));
+        var scale = new LineScale("/dev/ystrata-no-such-scale", TimeProvider.System);
+        await using var readings = scale.Readings(enough.Token).GetAsyncEnumerator();
+
+        Assert.Equal(Reading.Unplugged, await First(readings, _ => true));
+        Assert.Throws<NotSupportedException>(scale.Tare);
+    }
+}
