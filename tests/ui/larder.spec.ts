@@ -159,7 +159,8 @@ test("units are chosen once and everything reads in them", async ({ bench, page 
   await bench.open("Roll");
   await expect(bench.number("Round, across")).toHaveValue("7.09");
   await bench.set("Round, across", "8");
-  await expect(bench.stratum("roll")).toContainText("8 in");
+  // As big as an 8 inch round: a square of 7.2 by 7.
+  await expect(bench.stratum("roll")).toContainText("7.2 in");
 });
 
 test("a kitchen that measures in cups reads cups first, and its spoons stand beside every mass", async ({ bench, page }) => {

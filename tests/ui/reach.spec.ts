@@ -32,6 +32,41 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
     async (bench, page) => bench.pick("Beet quarters").then(() => page.getByRole("tab", { name: "Puree" }).click()),
   ],
   ["what a piece costs", async (bench, page) => bench.pick("Beet quarters").then(() => page.getByRole("tab", { name: "Cost" }).click())],
+  ...["Compare", "Find", "Hands"].map((tab): [string, (bench: Bench, page: Page) => Promise<unknown>] => [
+    `${tab} on the bench of Fold`,
+    async (bench, page) => {
+      await bench.pick("First-ferry squares");
+      await bench.open("Fold");
+      await page.getByRole("tab", { name: tab }).click();
+    },
+  ]),
+  [
+    "a fold step that is open",
+    async (bench) => {
+      await bench.pick("Fenugreek triangles");
+      await bench.open("Fold");
+      await bench.step(1).click();
+    },
+  ],
+  [
+    "the tray and its scale",
+    async (bench, page) => {
+      await bench.pick("Nigella coils");
+      await bench.open("Balls");
+      await page.getByRole("tab", { name: "Divide" }).click();
+      await bench.set("Weight by hand", "92");
+      await page.getByRole("button", { name: "Put on the tray" }).click();
+      await page.getByTestId("tray").locator("[data-ball=light]").waitFor();
+    },
+  ],
+  [
+    "the section closer up",
+    async (bench, page) => {
+      await bench.pick("Nigella coils");
+      await bench.open("Fold");
+      await page.getByRole("button", { name: "Look closer" }).click();
+    },
+  ],
   ["the ladle", async (bench) => bench.pick("Leek pours").then(() => bench.open("Ladle"))],
   ["the card", async (bench, page) => bench.pick("Nigella coils").then(() => page.getByRole("link", { name: "Card" }).click())],
   ...["Dough", "Rest", "Balls", "Sheet", "Fold", "Roll", "Pan"].map((stage): [string, (bench: Bench) => Promise<unknown>] => [

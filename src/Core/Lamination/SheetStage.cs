@@ -9,6 +9,9 @@ namespace Ystrata.Core;
 /// <param name="Dust">Flour on the upper face.</param>
 /// <param name="MostFat">Fat the face holds before it runs.</param>
 /// <param name="View">The sheet from above.</param>
+/// <param name="AsRound">The round of the same area, whole millimetres.</param>
+/// <param name="AsLong">The longer side of a rectangle of the same area, five to four, whole millimetres.</param>
+/// <param name="AsWide">Its shorter side.</param>
 public sealed record FirstSheet(
     Millimetres Diameter,
     SquareCentimetres Area,
@@ -20,13 +23,19 @@ public sealed record FirstSheet(
     Micrometres Film,
     Load Dust,
     Grams MostFat,
-    PlanView View);
+    PlanView View,
+    Millimetres AsRound,
+    Millimetres AsLong,
+    Millimetres AsWide);
 
 /// <summary>Stage 4: the ball rolled thin, fat and flour laid on it.</summary>
 public static class SheetStage
 {
     /// <summary>A film thicker than this runs out at the first fold (empirical).</summary>
     public static readonly Micrometres HoldsFilm = new(200);
+
+    // The rectangle a round is turned into: what folds in letters to something near a square.
+    private const double LongToWide = 1.25;
 
     // A folded sheet more than this many times its flour's limit wastes surface (empirical).
     private const double ThickFactor = 2;
@@ -49,9 +58,14 @@ public static class SheetStage
                 pile.Top.Film,
                 pile.Top.Dust,
                 Coat.FatFor(HoldsFilm, larder[spec.Fat], area),
-                PlanView.OfSheet(piece)),
+                PlanView.OfSheet(piece),
+                Whole(area.AsRound().Value),
+                Whole(Math.Sqrt(area.Value * 100 * LongToWide)),
+                Whole(Math.Sqrt(area.Value * 100 / LongToWide))),
             piece);
     }
+
+    private static Millimetres Whole(double mm) => new(Math.Round(mm));
 
     /// <summary>The ball rolled out, with fat and flour on its upper face.</summary>
     public static Piece Lay(SheetSpec spec, Grams ball, Density density, Larder larder)

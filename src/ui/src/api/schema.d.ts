@@ -853,6 +853,12 @@ export interface components {
             mostFat: components["schemas"]["Grams"];
             /** @description The sheet from above. */
             view: components["schemas"]["PlanView"];
+            /** @description The round of the same area, whole millimetres. */
+            asRound: components["schemas"]["Millimetres"];
+            /** @description The longer side of a rectangle of the same area, five to four, whole millimetres. */
+            asLong: components["schemas"]["Millimetres"];
+            /** @description Its shorter side. */
+            asWide: components["schemas"]["Millimetres"];
         };
         /** @description One term of the estimate. */
         FlakePart: {

@@ -34,7 +34,9 @@
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
   const stages = $derived(batch.stages);
   // The dough's ledger wants the room; the bread is drawn lower there.
-  const sectionHeight = $derived(narrow.current || batch.open === "dough" || batch.wide ? 76 : batch.open === "fold" ? 116 : 150);
+  const sectionHeight = $derived(
+    narrow.current || batch.open === "dough" || batch.wide ? 76 : ["fold", "roll"].includes(batch.open) ? 116 : 150,
+  );
   // While the fold bench shows one step, so does the section.
   const shown = $derived(batch.shown === null ? null : (sheet?.fold.steps[batch.shown] ?? null));
   const section = $derived(shown?.section ?? sheet?.section ?? null);

@@ -27,7 +27,7 @@
 </script>
 
 <Dialog.Root bind:open>
-  <Dialog.Trigger class="button plain !min-h-9 !px-2 !text-[14px]" aria-label={m.look_closer()}>
+  <Dialog.Trigger class="button plain !px-3" aria-label={m.look_closer()}>
     <ZoomIn size={18} aria-hidden="true" />
   </Dialog.Trigger>
   <Dialog.Portal to="main">

@@ -12,7 +12,9 @@
   const sheet = $derived(spec.sheet);
   const across = $derived(plan.sheet.diameter);
   const round = $derived(plan.roll.diameter);
-  const box = $derived(Math.max(across, sheet.width ?? 0, round) + 20);
+  // A width that is being typed may be no width yet.
+  const wide = $derived(sheet.width == null ? across : Math.max(sheet.width, 1));
+  const box = $derived(Math.max(across, wide, round) + 20);
   // How strongly the ghee shows: a full film that just holds is full colour.
   const fatTint = $derived(plan.sheet.mostFat > 0 ? Math.min(Math.max(sheet.fatMass / plan.sheet.mostFat, 0), 1) : 0);
   const specks = $derived(Math.min(Math.round(plan.sheet.dust * 60), 260));
@@ -20,7 +22,7 @@
 </script>
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
-  <div class="grid content-start gap-y-0.5">
+  <div class="grid content-start gap-y-1">
     <Choice
       label={m.sheet_shape()}
       value={sheet.width == null ? "round" : "rectangle"}
@@ -30,34 +32,35 @@
       ]}
       onchange={(shape) => {
         // The same area either way, so that nothing thins by switching.
-        const area = plan.sheet.area * 100;
-        if (shape === "round") [sheet.diameter, sheet.width] = [Math.round(Math.sqrt((4 * area) / Math.PI)), undefined];
-        else [sheet.diameter, sheet.width] = [Math.round(Math.sqrt(area * 1.25)), Math.round(Math.sqrt(area / 1.25))];
+        if (shape === "round") [sheet.diameter, sheet.width] = [plan.sheet.asRound, undefined];
+        else [sheet.diameter, sheet.width] = [plan.sheet.asLong, plan.sheet.asWide];
       }}
     />
-    <Dial
-      label={m.sheet_across()}
-      field="sheet.diameter"
-      value={sheet.diameter}
-      step={1}
-      unit="cm"
-      from={100}
-      to={600}
-      good={sheet.width == null ? { least: plan.sheet.thickFromAcross, most: plan.sheet.thinnestAcross } : undefined}
-      onchange={(v) => (sheet.diameter = v)}
-    />
-    {#if sheet.width != null}
+    <div class="grid gap-x-4 {sheet.width == null ? '' : 'grid-cols-2'}">
       <Dial
-        label={m.sheet_wide()}
-        field="sheet.width"
-        value={sheet.width}
+        label={sheet.width == null ? m.sheet_across() : m.sheet_long()}
+        field="sheet.diameter"
+        value={sheet.diameter}
         step={1}
         unit="cm"
-        from={60}
+        from={100}
         to={600}
-        onchange={(v) => (sheet.width = v)}
+        good={sheet.width == null ? { least: plan.sheet.thickFromAcross, most: plan.sheet.thinnestAcross } : undefined}
+        onchange={(v) => (sheet.diameter = v)}
       />
-    {/if}
+      {#if sheet.width != null}
+        <Dial
+          label={m.sheet_wide()}
+          field="sheet.width"
+          value={sheet.width}
+          step={1}
+          unit="cm"
+          from={60}
+          to={600}
+          onchange={(v) => (sheet.width = v)}
+        />
+      {/if}
+    </div>
     <Dial
       label={m.ball_rest()}
       field="sheet.rest"
@@ -87,16 +90,12 @@
       to={6}
       onchange={(v) => (sheet.dustMass = v)}
     />
-    <div class="grid grid-cols-2 gap-3">
-      <Pick label={m.fat()} field="sheet.fat" value={sheet.fat} onchange={(id) => (sheet.fat = id)} />
-      <Pick label={m.flour_or_starch()} field="sheet.dust" value={sheet.dust} onchange={(id) => (sheet.dust = id)} />
-    </div>
   </div>
   <div class="grid content-start gap-3">
     <figure>
       <svg
         viewBox="{-box / 2} {-box / 2} {box} {box}"
-        class="mx-auto h-60"
+        class="mx-auto h-44"
         role="img"
         aria-label={m.sheet_from_above({ across: amount(across, "mm") })}
       >
@@ -104,13 +103,13 @@
           <circle class="grows" r={across / 2} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
           <circle class="grows" r={across / 2 - 4} fill="var(--color-ghee)" opacity={0.75 * fatTint} />
         {:else}
-          <g transform="translate({-across / 2} {-sheet.width / 2})">
-            <rect width={across} height={sheet.width} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
+          <g transform="translate({-across / 2} {-wide / 2})">
+            <rect width={across} height={wide} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
             <rect
               x="3"
               y="3"
               width={Math.max(across - 6, 0)}
-              height={Math.max(sheet.width - 6, 0)}
+              height={Math.max(wide - 6, 0)}
               fill="var(--color-ghee)"
               opacity={0.75 * fatTint}
             />
@@ -118,12 +117,12 @@
         {/if}
         {#each { length: specks }, i (i)}
           {@const turn = i * 2.39996}
-          {@const out = (Math.min(across, sheet.width ?? across) / 2 - 8) * Math.sqrt((i + 0.5) / specks)}
+          {@const out = (Math.min(across, wide) / 2 - 8) * Math.sqrt((i + 0.5) / specks)}
           <circle cx={Math.cos(turn) * out} cy={Math.sin(turn) * out} r="2.2" fill="#fff" />
         {/each}
         <circle r={round / 2} fill="none" stroke="var(--color-rim)" stroke-width="2" stroke-dasharray="7 6" />
         <text text-anchor="middle" y="6" font-family="var(--font-head)" font-weight="700" font-size={box * 0.075} fill="var(--color-ink)"
-          >{sheet.width == null ? amount(across, "mm") : m.by({ long: amount(across, "mm"), wide: amount(sheet.width, "mm") })}</text
+          >{sheet.width == null ? amount(across, "mm") : m.by({ long: amount(across, "mm"), wide: amount(wide, "mm") })}</text
         >
       </svg>
       <figcaption class="text-center text-[13px] text-mute">{m.dashed_is_the_round({ round: amount(round, "mm") })}</figcaption>
@@ -144,6 +143,10 @@
       <Figure label={m.fat_film()} value={amount(plan.sheet.film, "µm")} />
       <Figure label={m.fat_holds()} value={amount(plan.sheet.mostFat, "g")} />
     </dl>
+    <div class="grid grid-cols-2 gap-3">
+      <Pick label={m.fat()} field="sheet.fat" value={sheet.fat} onchange={(id) => (sheet.fat = id)} />
+      <Pick label={m.flour_or_starch()} field="sheet.dust" value={sheet.dust} onchange={(id) => (sheet.dust = id)} />
+    </div>
   </div>
 </div>
 

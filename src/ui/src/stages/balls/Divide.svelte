@@ -82,7 +82,9 @@
     <Figure label={m.tray_mean()} value={tray.spread ? amount(tray.spread.mean, "g") : "—"} />
     <Figure
       label={`${m.tray_sd()} · ${m.tray_cv()}`}
-      value={tray.spread ? `${number(tray.spread.deviation, 1)} g · ${amount(tray.spread.variation, "%")}` : "—"}
+      value={tray.spread
+        ? `${tray.spread.variation <= 3 ? "✓" : "▲"} ${number(tray.spread.deviation, 1)} g · ${amount(tray.spread.variation, "%")}`
+        : "—"}
       tone={tray.spread ? (tray.spread.variation <= 3 ? "good" : "bad") : ""}
     />
   </dl>
@@ -129,7 +131,9 @@
       add();
     }}
   >
-    <div class="w-36"><FigureField label={m.weigh_in()} limit={larder.limit("balls.weighed[]")} unit="g" bind:value={typed} /></div>
+    {#key tray.balls.length}<div class="w-36">
+        <FigureField label={m.weigh_in()} limit={larder.limit("balls.weighed[]")} unit="g" bind:value={typed} />
+      </div>{/key}
     <button class="button" disabled={typed == null}>{m.weigh_add()}</button>
   </form>
   <div class="w-44">
