@@ -55,7 +55,7 @@ class Batch {
     this.wanted = stage;
   }
 
-  private planning = false;
+  private planning = $state(false);
   private planAgain = false;
   private saving: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -113,6 +113,11 @@ class Batch {
       await this.saving;
     }
     return (this.keeping as Keeping) === "kept";
+  }
+
+  /** Whether an answer is still on its way: until it is there, nobody knows if what was typed stands. */
+  get busy(): boolean {
+    return this.planning;
   }
 
   /** What stands in the way of one field, or of one of several. */

@@ -82,7 +82,7 @@
       <Figure label={m.thick_raw()} value={amount(sheet.roll.thickness, "mm")} />
       <Figure
         label={m.measures()}
-        value={long === wide ? amount(long, "mm") : m.by({ long: amount(long, "mm"), wide: amount(wide, "mm") })}
+        value={Math.abs(long - wide) < 0.5 ? amount(long, "mm") : m.by({ long: amount(long, "mm"), wide: amount(wide, "mm") })}
       />
     </dl>
   </div>

@@ -44,6 +44,10 @@
   // A percent stays as it was typed while the cook is in the field; what cannot be one stays longer and says so.
   let typed = $state<string | null>(null);
   let unread = $state(false);
+  let focused = $state(false);
+  $effect(() => {
+    if (!focused && !unread && !refusal && !batch.busy) typed = null;
+  });
   const limit = $derived(portion.part === "flour" ? { field, least: 0.1, most: 99.9, unit: "%" } : larder.limit(`${field}.amount.share`));
   const shown = $derived(portion.part === "salt" && fixed?.by === "share" ? sheet.dough.salt : portion.share);
   const problem = $derived(unread ? say({ ...limit, code: "notANumber" }) : refusal ? say(refusal) : "");
@@ -89,8 +93,11 @@
       aria-describedby={problem ? `problem-${portion.part}-${portion.index}` : undefined}
       value={typed ?? number(shown, 2)}
       oninput={(e) => type(e.currentTarget.value)}
-      onfocus={(e) => e.currentTarget.select()}
-      onblur={() => !unread && !refusal && (typed = null)}
+      onfocus={(e) => {
+        focused = true;
+        e.currentTarget.select();
+      }}
+      onblur={() => (focused = false)}
     />
     <span data-testid="grams">
       <AmountField
