@@ -22,7 +22,7 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
     async (_, page) => page.goto(`${new URL(page.url()).origin}/#/larder/cups`).then(() => page.getByTestId("vessels").waitFor()),
   ],
   ["a file to import", async (_, page) => larder(page).then(() => page.getByRole("button", { name: "Import" }).click())],
-  ["a new bread", async (_, page) => page.getByRole("button", { name: "New bread" }).click()],
+  ["a new bread", async (_, page) => page.getByRole("button", { name: "New bread", exact: true }).click()],
   ["the menu of a bread", async (_, page) => page.getByRole("button", { name: "More for Jug rounds" }).click()],
   ["a bread at another size", async (_, page) => bread(page, "Open at another size").then(() => page.getByTestId("scaled").waitFor())],
   ["a bread's name and tags", async (_, page) => bread(page, "Name and tags")],

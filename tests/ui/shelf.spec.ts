@@ -6,13 +6,13 @@ const menu = async (page: import("@playwright/test").Page, bread: string, what: 
 };
 
 test("every school begins a bread that can be worked", async ({ bench, page }) => {
-  await page.getByRole("button", { name: "New bread" }).click();
+  await page.getByRole("button", { name: "New bread", exact: true }).click();
   const schools = await page.getByRole("dialog").getByRole("listitem").getByRole("button").allInnerTexts();
   expect(schools.length).toBe(15);
   await page.keyboard.press("Escape");
   for (const school of schools) {
     await page.getByRole("link", { name: "Shelf", exact: true }).click();
-    await page.getByRole("button", { name: "New bread" }).click();
+    await page.getByRole("button", { name: "New bread", exact: true }).click();
     await page
       .getByRole("dialog")
       .getByRole("button", { name: school.split("\n")[0] ?? "" })
