@@ -210,7 +210,12 @@ public static class SpecCheck
     {
         InRange("start.pieces", start.Pieces, refusals);
         InRange("start.flour", start.Flour.Value, refusals);
-        InRange("start.liquid", start.Liquid.Value, refusals);
+        // A trace of liquid is nothing to start from, but no hindrance where something else is.
+        if (start.By == StartBy.Liquid || !(start.Liquid.Value >= 0 && start.Liquid.Value < ByField["start.liquid"].Least))
+        {
+            InRange("start.liquid", start.Liquid.Value, refusals);
+        }
+
         InRange("start.filling", start.Filling.Value, refusals);
         InRange("start.fillingEach", start.FillingEach.Value, refusals);
         InRange("start.people", start.People, refusals);

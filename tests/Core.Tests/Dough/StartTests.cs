@@ -50,7 +50,8 @@ public class StartTests
             Interlocked.Increment(ref worked);
             var first = Breads.Plan(spec);
             var start = first.Dough.Start;
-            foreach (var by in Modes)
+            var traces = start.Liquid!.Value.Value < 0.1;
+            foreach (var by in Modes.Where(m => m != StartBy.Liquid || !traces))
             {
                 // What a cook does: keep what came out, fix another figure of it.
                 var again = Breads.Plan(spec with
