@@ -66,7 +66,7 @@ test("nothing is taken from a scale that is overloaded, unplugged or left loaded
   await expect(page.getByTestId("scale-state")).toHaveAttribute("data-state", "overload");
   await page.getByRole("button", { name: "Pull the plug" }).click();
   await expect(page.getByTestId("scale-state")).toHaveAttribute("data-state", "unplugged");
-  await expect(page.getByTestId("reading")).toHaveText(/^—\sg$/);
+  await expect(page.getByTestId("reading")).toHaveText("—");
   await page.getByRole("button", { name: "Take it off" }).click();
   await page.getByRole("button", { name: "Plug it in" }).click();
   await expect(page.getByTestId("scale-state")).toHaveAttribute("data-state", "ready");

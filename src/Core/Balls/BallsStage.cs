@@ -25,7 +25,8 @@ public sealed record TraySheet(IReadOnlyList<TrayBall> Balls, Grams Each, int Le
 /// <summary>The spread of weighed balls.</summary>
 /// <param name="Deviation">Sample standard deviation.</param>
 /// <param name="Variation">Deviation as percent of the mean.</param>
-public sealed record BallSpread(Grams Mean, Grams Deviation, Percent Variation, Grams Spread);
+/// <param name="Even">Whether the variation is within what a careful divider keeps to.</param>
+public sealed record BallSpread(Grams Mean, Grams Deviation, Percent Variation, Grams Spread, bool Even);
 
 /// <summary>Stage 3: the ball from the round and the round from the ball (models.md C).</summary>
 public static class BallsStage
@@ -107,6 +108,6 @@ public static class BallsStage
         ArgumentOutOfRangeException.ThrowIfLessThan(balls.Count, 2);
         var mean = balls.Average(b => b.Value);
         var deviation = Math.Sqrt(balls.Sum(b => (b.Value - mean) * (b.Value - mean)) / (balls.Count - 1));
-        return new(new(mean), new(deviation), Percent.FromFraction(deviation / mean), balls.Max() - balls.Min());
+        return new(new(mean), new(deviation), Percent.FromFraction(deviation / mean), balls.Max() - balls.Min(), deviation / mean <= Tolerance.Fraction);
     }
 }

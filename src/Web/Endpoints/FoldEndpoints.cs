@@ -12,10 +12,13 @@ public sealed record ReverseBody(BatchSpec Spec, WantedLeaves Wanted);
 
 /// <summary>One kind of hand work and its times.</summary>
 /// <param name="Own">What the cook has timed; nothing where the usual time counts.</param>
-public sealed record HandTime(HandWork Work, Seconds Usual, Seconds? Own)
+/// <param name="Limit">What an own time may be.</param>
+public sealed record HandTime(HandWork Work, Seconds Usual, Seconds? Own, Limit Limit)
 {
     public static IReadOnlyList<HandTime> Of(Larder larder) =>
-        [.. HandTimes.Usual.Select(u => new HandTime(u.Key, u.Value, larder.Hands.Own.TryGetValue(u.Key, out var own) ? own : null))];
+        [.. HandTimes.Usual.Select(u => new HandTime(u.Key, u.Value, larder.Hands.Own.TryGetValue(u.Key, out var own) ? own : null, Range))];
+
+    internal static readonly Limit Range = new("time", HandTimes.Least.Value, HandTimes.Most.Value, Seconds.Unit);
 }
 
 /// <param name="Time">Nothing goes back to the usual.</param>
@@ -67,9 +70,9 @@ public static class FoldEndpoints
 
     private static IResult Change(HandTimeBody body, KitchenLarder kitchen)
     {
-        if (body.Time is { } time && !(time.Value >= HandTimes.Least.Value && time.Value <= HandTimes.Most.Value))
+        if (body.Time is { } time && !(time.Value >= HandTime.Range.Least && time.Value <= HandTime.Range.Most))
         {
-            return Problems.From([new("time", RefusalCode.OutOfRange, time.Value, HandTimes.Least.Value, HandTimes.Most.Value, Seconds.Unit)])!;
+            return Problems.From([new("time", RefusalCode.OutOfRange, time.Value, HandTime.Range.Least, HandTime.Range.Most, HandTime.Range.Unit)])!;
         }
 
         kitchen.Change((pantry, at) => pantry.Keep(body.Work, body.Time, at));

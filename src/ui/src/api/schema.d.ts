@@ -542,6 +542,8 @@ export interface components {
             /** @description Deviation as percent of the mean. */
             variation: components["schemas"]["Percent"];
             spread: components["schemas"]["Grams"];
+            /** @description Whether the variation is within what a careful divider keeps to. */
+            even: boolean;
         };
         BallsSheet: {
             /** Format: int32 */
@@ -1151,6 +1153,8 @@ export interface components {
             work: components["schemas"]["HandWork"];
             usual: components["schemas"]["Seconds"];
             own: null | components["schemas"]["Seconds"];
+            /** @description What an own time may be. */
+            limit: components["schemas"]["Limit"];
         };
         HandTimeBody: {
             work: components["schemas"]["HandWork"];

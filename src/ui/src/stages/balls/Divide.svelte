@@ -57,7 +57,7 @@
   <div>
     <p class="text-[14px] text-mute">{m.scale_reads()}</p>
     <p class="min-w-[4.6ch] font-head text-[64px] leading-none font-bold" class:text-mute={!scale.now.steady} data-testid="reading">
-      {scale.now.mass == null ? "—" : number(scale.now.mass, 0)}<span class="text-[26px]">&nbsp;g</span>
+      {scale.now.mass == null ? "—" : amount(Math.round(scale.now.mass), "g")}
     </p>
     <p class="flex items-center gap-2 text-[15px] font-semibold" role="status" data-testid="scale-state" data-state={scale.now.state}>
       <span aria-hidden="true">{scale.now.state !== "ready" ? "▲" : scale.now.steady ? "✓" : "~"}</span>
@@ -83,9 +83,9 @@
     <Figure
       label={`${m.tray_sd()} · ${m.tray_cv()}`}
       value={tray.spread
-        ? `${tray.spread.variation <= 3 ? "✓" : "▲"} ${number(tray.spread.deviation, 1)} g · ${amount(tray.spread.variation, "%")}`
+        ? `${tray.spread.even ? "✓" : "▲"} ${amount(tray.spread.deviation, "g")} · ${amount(tray.spread.variation, "%")}`
         : "—"}
-      tone={tray.spread ? (tray.spread.variation <= 3 ? "good" : "bad") : ""}
+      tone={tray.spread ? (tray.spread.even ? "good" : "bad") : ""}
     />
   </dl>
 </div>

@@ -12,7 +12,6 @@
   let { sheet }: StageProps = $props();
   let times = $state<HandTime[]>([]);
   let refused = $state<Partial<Record<HandWork, Refusal>>>({});
-  const limit = { field: "time", least: 1, most: 900, unit: "s" };
 
   onMount(async () => {
     const { data } = await api.GET("/api/hands");
@@ -31,7 +30,7 @@
   {#each times as time (time.work)}
     <FigureField
       label={`${handName[time.work]()} · ${m.usual_is({ time: amount(time.usual, "s") })}`}
-      {limit}
+      limit={time.limit}
       unit="s"
       bind:value={
         () => time.own,
