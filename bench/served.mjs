@@ -4,6 +4,7 @@ import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { chromium } from "@playwright/test";
+import typescript from "typescript";
 import { chromiumFlags, chromiumPath, startServer } from "../tests/ui/server.mjs";
 
 const root = join(import.meta.dirname, "..");
@@ -84,6 +85,102 @@ const ledger = await page.evaluate(async () => {
   return times;
 });
 row("typed grams to repainted ledger, p50 / p95", `${ms(quantile(ledger, 0.5))} / ${ms(quantile(ledger, 0.95))}`, "p95 100 ms");
+
+// The section of a bread of 200 leaves: drawn, laid in the page and laid out, by itself; then the whole bench as its program is scrubbed.
+const brush = { kind: "brush", fat: "ghee", mass: 3 };
+const many = {
+  ...plain,
+  sheet: { ...plain.sheet, diameter: 300, width: 300, fatMass: 8 },
+  fold: {
+    steps: [{ kind: "accordion", pleats: 25 }, brush, { kind: "half" }, { kind: "half" }, { kind: "half" }, { kind: "rest", time: 5 }],
+  },
+};
+const post = async (path, body) =>
+  (
+    await fetch(server.address + path, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) })
+  ).json();
+const { section } = await post("/api/plan", many);
+const code = typescript.transpile(readFileSync(join(root, "src/ui/src/section/geometry.ts"), "utf8"), {
+  module: "esnext",
+  target: "es2023",
+});
+const blank = await browser.newPage();
+const sections = await blank.evaluate(
+  async ({ code, section }) => {
+    const { draw } = await import(`data:text/javascript,${encodeURIComponent(code)}`);
+    const svg = document.body.appendChild(document.createElementNS("http://www.w3.org/2000/svg", "svg"));
+    svg.setAttribute("width", "1200");
+    svg.setAttribute("height", "150");
+    const times = [];
+    for (let i = 0; i < 120; i++) {
+      const from = performance.now();
+      const drawing = draw({ ...section, across: section.across + i / 10 }, 1200, 150);
+      const paths = [...drawing.leaves, ...drawing.contacts.map((c) => c.path), drawing.crust];
+      while (svg.childElementCount < paths.length) svg.appendChild(document.createElementNS("http://www.w3.org/2000/svg", "path"));
+      paths.forEach((path, k) => svg.children[k].setAttribute("d", path));
+      svg.lastElementChild.getBBox();
+      times.push(performance.now() - from);
+    }
+    return times;
+  },
+  { code, section },
+);
+await blank.close();
+row(
+  `section of ${section.leaves.length} leaves redrawn, p50 / p95`,
+  `${ms(quantile(sections, 0.5))} / ${ms(quantile(sections, 0.95))}`,
+  "8 ms",
+);
+const { id } = await post("/api/batches", { breadId: null, name: "Two hundred leaves", madeFor: new Date().toISOString(), spec: many });
+await page.goto(`${server.address}/#/batch/${id}`);
+await page.reload();
+await page.getByRole("tab", { name: "Fold" }).click();
+await page
+  .getByRole("img", { name: /200 leaves/ })
+  .first()
+  .waitFor();
+const scrubs = await page.evaluate(async () => {
+  const thumb = document.querySelector(`[role=slider][aria-label="Step shown"]`);
+  const section = document.querySelector('[aria-label="Section"] [data-testid=section]');
+  const times = [];
+  for (let i = 0; i < 60; i++) {
+    const from = performance.now();
+    thumb.dispatchEvent(new KeyboardEvent("keydown", { key: i % 2 ? "ArrowRight" : "ArrowLeft", bubbles: true, cancelable: true }));
+    await new Promise((resolve) => {
+      const observer = new MutationObserver(() => resolve(observer.disconnect()));
+      observer.observe(section, { subtree: true, attributes: true, childList: true });
+    });
+    section.getBoundingClientRect();
+    times.push(performance.now() - from);
+    await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)));
+  }
+  return times;
+});
+row("bench of 200 leaves scrubbed, p50 / p95", `${ms(quantile(scrubs, 0.5))} / ${ms(quantile(scrubs, 0.95))}`, "p95 100 ms");
+
+// A weight typed on the filling bench until verdict, ladder and section are repainted.
+await page.goto(`${server.address}/#/`);
+await page.getByRole("button", { name: "Quay radish rounds", exact: true }).click();
+await page.getByRole("tab", { name: "Filling" }).click();
+await page.locator('[data-step="0-2"]').click();
+await page.getByRole("textbox", { name: "Weighed after" }).waitFor();
+const fillings = await page.evaluate(async () => {
+  const field = [...document.querySelectorAll("label")].find((l) => l.textContent === "Weighed after").parentElement.querySelector("input");
+  const bar = document.querySelector('[data-step="0-2"]');
+  const painted = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  const times = [];
+  for (let i = 0; i < 120; i++) {
+    const before = bar.textContent;
+    const from = performance.now();
+    field.value = String(700 + ((i * 37) % 300));
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    while (bar.textContent === before) await painted();
+    await painted();
+    times.push(performance.now() - from);
+  }
+  return times;
+});
+row("filling weighed to repainted, p50 / p95", `${ms(quantile(fillings, 0.5))} / ${ms(quantile(fillings, 0.95))}`, "p95 100 ms");
 
 // A larder of five thousand lines: read, shown, searched.
 const lines = Array.from({ length: 5000 }, (_, i) => `own-x${i},Herb number ${i},addition,0.2,90,0,0,0,20`).join("\n");

@@ -85,12 +85,24 @@ const shots = {
       await page.locator('[data-step="1"]').click();
     },
   ],
+  "batch-filling": [
+    wide,
+    async (page) => {
+      await stage("Quay radish rounds", "Filling")(page);
+      await page.locator('[data-step="0-2"]').click();
+    },
+  ],
+  "batch-wall": [
+    wide,
+    async (page) => {
+      await stage("Cabbage moons", "Filling")(page);
+      await page.getByRole("tab", { name: "Wall" }).click();
+    },
+  ],
   "batch-roll": [wide, stage("Nigella coils", "Roll")],
   "batch-pan": [wide, stage("Night-crew squares", "Pan")],
   log: [wide, async (page) => void (await page.goto(`${server.address}/#/log`))],
   "narrow-shelf": [narrow, async () => {}],
-  cups: [wide, async (page) => void (await page.goto(`${server.address}/#/larder/cups`))],
-  "narrow-dough": [narrow, stage("Jug rounds", "Dough")],
   "narrow-fold": [narrow, stage("Night-crew squares", "Fold")],
 };
 

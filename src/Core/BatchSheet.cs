@@ -3,6 +3,7 @@ namespace Ystrata.Core;
 /// <summary>Everything that follows from a <see cref="BatchSpec"/>, one part a stage, and what to watch.</summary>
 /// <param name="Stages">The stages this batch goes through, in order: a batter is neither balled nor folded.</param>
 /// <param name="Allergens">In anything that goes in or on it.</param>
+/// <param name="Filling">Nothing for a bread that is not stuffed.</param>
 /// <param name="Measures">Spoons for the masses of the spec, by their field.</param>
 public sealed record BatchSheet(
     IReadOnlyList<Stage> Stages,
@@ -17,12 +18,14 @@ public sealed record BatchSheet(
     CostSheet Cost,
     IReadOnlyList<Allergen> Allergens,
     IReadOnlyDictionary<string, KitchenMeasure> Measures,
-    IReadOnlyList<Note> Notes);
+    IReadOnlyList<Note> Notes,
+    FillingSheet? Filling = null);
 
 /// <summary>From decisions to sheet: pure, the same for the same input, in the order of the work.</summary>
 public static class Planner
 {
-    private static readonly Stage[] DoughStages = [Stage.Dough, Stage.Rest, Stage.Balls, Stage.Sheet, Stage.Fold, Stage.Roll, Stage.Pan];
+    private static readonly Stage[] DoughStages = [Stage.Dough, Stage.Rest, Stage.Balls, Stage.Sheet, Stage.Fold, Stage.Filling, Stage.Roll, Stage.Pan];
+    private static readonly Stage[] ParcelStages = [Stage.Dough, Stage.Rest, Stage.Balls, Stage.Filling, Stage.Roll, Stage.Pan];
     private static readonly Stage[] BatterStages = [Stage.Dough, Stage.Rest, Stage.Balls, Stage.Pan];
 
     /// <param name="spec">A spec that <see cref="SpecCheck.Check"/> does not refuse.</param>
@@ -35,30 +38,39 @@ public static class Planner
         }
 
         var mix = FlourMix.Of(spec.Dough.Flours, larder);
-        var (solution, why) = DoughSolver.Solve(spec, mix, larder, learned);
+        var stuffed = Stuffed.Of(spec, mix, larder, learned);
+        var (solution, why) = DoughSolver.Solve(stuffed.Spec, mix, stuffed.Larder, learned);
         if (solution is not { } solved)
         {
             throw new ArgumentException($"{why!.Field}: {why.Code}", nameof(spec));
         }
 
-        var dough = DoughStage.Work(spec, solved, larder);
+        (spec, larder) = (stuffed.Spec, stuffed.Larder);
+        var dough = DoughStage.Work(spec, solved, stuffed.Made, larder);
         var rest = RestStage.Work(spec, mix, dough, larder);
         var poured = spec.Dough.Feel == Feel.Batter;
-        // A batter is one leaf from the ladle on: nothing is laid on it and nothing rolled.
-        var shape = poured ? LadleStage.AsRound(spec, dough) : spec;
-        var balls = BallsStage.Work(solved, spec.Balls, shape.Roll, dough.Density);
+        // A batter is one leaf from the ladle on, a parcel one disc: nothing is laid on it and nothing rolled before the last.
+        var shape = poured ? LadleStage.AsRound(spec, dough) : ParcelStage.AsDisc(spec);
+        var balls = BallsStage.Work(
+            solved, spec.Balls, shape.Roll, dough.Density, stuffed.Made is { } f ? (dough.Ball * spec.Filling!.Wall.Share.Fraction, f.End.Density) : null);
         var (sheet, rolledThin) = SheetStage.Work(shape.Sheet, dough.Ball, mix, dough, rest, larder);
         var steps = FoldStage.Work(shape.Fold, rolledThin, larder);
         var folded = steps.Count > 0 ? steps[^1] : rolledThin;
         var rolled = Rolled.To(folded, shape.Roll.Diameter);
         var fold = FoldStage.Judge(shape, rolledThin, steps, rolled, dough.Ball, larder.Hands);
-        var roll = RollStage.Judge(shape, rolled, fold, mix, poured ? null : dough.Fat);
-        var pan = PanStage.Work(spec.Pan, rolled, dough, fold, larder, learned);
         var pieces = balls.Count * fold.Pieces;
-        var used = Spent.On(shape, balls.Count, pieces);
+        var filling = stuffed.Made is { } made
+            ? FillingStage.Judge(spec, made, stuffed.LiquorUsed, balls.Count, dough, mix, fold, learned, larder)
+            : null;
+        var roll = RollStage.Judge(shape, rolled, fold, mix, poured ? null : dough.Fat) is var flat && filling is { Parcel: { } parcel }
+            ? ParcelStage.Rolled(flat, parcel, spec.Roll)
+            : flat;
+        var pan = PanStage.Work(spec.Pan, filling is null ? rolled.Area : filling.Parcel.Area, roll.Thickness, dough, fold, larder, learned);
+        var folds = !poured && (filling is null || Parcel.IsFolded(filling.Parcel.Shape));
+        var used = Spent.On(shape, stuffed.Made, balls.Count, pieces);
 
         return new(
-            poured ? BatterStages : DoughStages,
+            poured ? BatterStages : folds ? DoughStages : ParcelStages,
             dough,
             rest,
             balls,
@@ -66,17 +78,20 @@ public static class Planner
             fold,
             roll,
             pan,
-            Section.Of(rolled),
+            filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel),
             CostSheet.Of(dough, used, pieces, larder),
             [.. dough.Portions.Where(p => p.Mass.Value > 0).Select(p => p.Id).Concat(used.Select(u => u.Id)).SelectMany(id => larder[id].Allergens).Distinct().Order()],
-            SpecMeasures.Of(spec, larder),
+            SpecMeasures.Of(spec, stuffed.Made, larder),
             [
                 .. DoughNotes.Of(spec, dough, solved, larder),
                 .. RestNotes.Of(spec, rest, dough),
-                .. poured ? LadleNotes.Of(spec, roll) : LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest),
-                .. poured ? [] : LaminationNotes.OfFold(spec, fold, rolled, dough, larder),
-                .. poured ? [] : LaminationNotes.OfRoll(spec, roll, fold, folded),
+                .. poured ? LadleNotes.Of(spec, roll) : [],
+                .. folds ? LaminationNotes.OfSheet(shape.Sheet, sheet, fold.Nominal > 1, rest) : [],
+                .. !folds ? [] : LaminationNotes.OfFold(shape, fold, rolled, dough, larder),
+                .. filling is null ? [] : FillingNotes.Of(spec, stuffed.Made!, filling, larder),
+                .. poured ? [] : LaminationNotes.OfRoll(spec, roll, fold, folded, shape.Roll.Diameter),
                 .. PanNotes.Of(spec.Pan, pan, roll, fold),
-            ]);
+            ],
+            filling);
     }
 }

@@ -10,14 +10,15 @@ public sealed record BatchSpec(
     SheetSpec Sheet,
     FoldSpec Fold,
     RollSpec Roll,
-    PanSpec Pan)
+    PanSpec Pan,
+    FillingSpec? Filling = null)
 {
     /// <summary>What a new bread starts from: a plain white round, unfolded.</summary>
     public static BatchSpec Plain { get; } = new(
         StartSpec.Of(8),
         DoughSpec.Of("flour-white", Feel.Medium, 58, "ghee", 3),
         RestSpec.CoveredFor(30),
-        new(BallBy.Mass, new(80), new(2.7)),
+        new(BallBy.Mass, new(80), new(2.7), Cutting: CuttingSpec.Usual),
         new(new(80), new(2.5)),
         new(new(180), new(30), "ghee", new(0), "flour-white", new(0)),
         new([]),
@@ -188,11 +189,38 @@ public enum BallBy
     Thickness,
 }
 
+/// <summary>How the dough becomes pieces.</summary>
+public enum DivideInto
+{
+    /// <summary>Every ball is weighed for itself.</summary>
+    Balls,
+
+    /// <summary>Big balls are weighed that become two pieces each.</summary>
+    Pairs,
+
+    /// <summary>One sheet of all the dough is cut in strips.</summary>
+    Strips,
+
+    /// <summary>One log of all the dough is sliced.</summary>
+    Log,
+}
+
 /// <summary>A ball, fixed by its mass or by the round it makes. Both figures are kept, so that switching loses neither.</summary>
 /// <param name="Thickness">Dough thickness of the finished round, raw.</param>
-/// <param name="Weighed">Balls on the tray, in the order they were divided.</param>
+/// <param name="Weighed">What lies on the tray, in the order it was divided.</param>
 /// <param name="SmallOne">A small ball for a child, out of the same dough; the others share the rest.</param>
-public sealed record BallsSpec(BallBy By, Grams Mass, Millimetres Thickness, IReadOnlyList<Grams>? Weighed = null, Grams? SmallOne = null);
+/// <param name="Cutting">The sheet or log that is cut; kept whatever the dough becomes.</param>
+public sealed record BallsSpec(
+    BallBy By, Grams Mass, Millimetres Thickness, IReadOnlyList<Grams>? Weighed = null, Grams? SmallOne = null, DivideInto Into = DivideInto.Balls, CuttingSpec? Cutting = null);
+
+/// <param name="SheetThickness">Of the sheet that is cut in strips.</param>
+/// <param name="StripLength">How long each strip is: the sheet's one side.</param>
+/// <param name="LogAcross">Of the log that is sliced.</param>
+public sealed record CuttingSpec(Millimetres SheetThickness, Millimetres StripLength, Millimetres LogAcross)
+{
+    /// <summary>What most benches and hands manage.</summary>
+    public static CuttingSpec Usual { get; } = new(new(5), new(250), new(55));
+}
 
 /// <summary>A batter's piece: a ladleful, poured.</summary>
 /// <param name="Thickness">As it is spread on the pan.</param>

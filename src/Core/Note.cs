@@ -7,6 +7,7 @@ public enum Stage
     Balls,
     Sheet,
     Fold,
+    Filling,
     Roll,
     Pan,
 }
@@ -81,6 +82,28 @@ public enum NoteCode
     LeafSmeared,
     LeafBready,
     DustHeavy,
+    FillingCrumbly,
+    FillingHolds,
+    FillingRollInFlour,
+    FillingWeeps,
+    FillingSalt,
+    FillingBland,
+    FillingSalty,
+    FillingSweet,
+    FillingWarm,
+    FillingTight,
+    FillingOver,
+    FillingShort,
+    LiquorLeft,
+    WallThin,
+    WallTears,
+    LumpsTear,
+    CoolFast,
+    CoreSafe,
+    PulseCold,
+    RawGarlic,
+    PressurePot,
+    OatsWait,
     AlreadyBigger,
     SpringsBack,
     PanSmokes,
@@ -130,10 +153,34 @@ public enum MendCode
     ChopTo,
     DropStep,
     ByHand,
+
+    /// <summary>Every spread of fat down to this share of itself.</summary>
+    FatShare,
+
+    /// <summary>A wider last roll, for thinner leaves.</summary>
+    RollTo,
+    SqueezeHarder,
+    SaltLonger,
+    StirLonger,
+    BindMore,
+    BindLess,
+    Moisten,
+    SeasonFilling,
+    ChopFilling,
+    CoolFilling,
+
+    /// <summary>Another share of filling.</summary>
+    ShareTo,
+
+    /// <summary>All of the filling so many times.</summary>
+    FillingTimes,
 }
 
 /// <summary>A change that mends a fault: what it is called, and what the batch would then say.</summary>
 /// <param name="Sheet">The first sheet as it would be; nothing where it stays.</param>
 /// <param name="Fold">The program as it would be; nothing where it stays.</param>
 /// <param name="Roll">The last roll as it would be; nothing where it stays.</param>
-public sealed record Mend(MendCode Code, IReadOnlyList<Quantity> Quantities, SheetSpec? Sheet = null, FoldSpec? Fold = null, RollSpec? Roll = null);
+/// <param name="Filling">The filling as it would be; nothing where it stays.</param>
+/// <param name="Item">The larder id it speaks of, if any.</param>
+public sealed record Mend(
+    MendCode Code, IReadOnlyList<Quantity> Quantities, SheetSpec? Sheet = null, FoldSpec? Fold = null, RollSpec? Roll = null, FillingSpec? Filling = null, string? Item = null);

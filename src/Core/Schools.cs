@@ -68,6 +68,14 @@ public static class Schools
             Sheet = Plain.Sheet with { Fat = "oil-rapeseed" },
             Pan = Plain.Pan with { Temperature = new(195), Fat = "oil-rapeseed" },
         }),
+        new("stuffed", Plain with
+        {
+            Dough = DoughSpec.Of("flour-atta", Feel.Soft, 74, "ghee", 3),
+            Rest = RestSpec.CoveredFor(45),
+            Roll = new(new(180), new(10)),
+            Pan = Plain.Pan with { Temperature = new(200) },
+            Filling = FillingSpec.Usual,
+        }),
         new("batter", Plain with
         {
             Dough = DoughSpec.Of("flour-white", Feel.Batter, 180, "oil-sunflower", 2) with { Mix = new(Kneading.None) },

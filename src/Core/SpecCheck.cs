@@ -26,6 +26,12 @@ public enum RefusalCode
     NothingSetsWater,
     NamedTwice,
     NoSolids,
+    WetBinder,
+    Heavier,
+    NoWaterLeft,
+    NothingLeft,
+    NoWall,
+    FillingTooBig,
     Together,
     NameTaken,
     NotUtf8,
@@ -48,10 +54,6 @@ public sealed record Limit(string Field, double Least, double Most, string Unit)
 /// <summary>Decides whether a spec can be worked at all. Odd but workable figures pass: the notes speak of those.</summary>
 public static class SpecCheck
 {
-    public const int MostSteps = 24;
-
-    /// <summary>Pieces one ball can become.</summary>
-    public const int MostOfOne = 100;
     public const int MostFlours = 6;
     public const int MostAdditions = 12;
     public const int MostLiquids = 6;
@@ -86,6 +88,9 @@ public static class SpecCheck
         new("balls.thickness", 0.5, 25, Millimetres.Unit),
         new("balls.weighed[]", 1, 2000, Grams.Unit),
         new("balls.smallOne", 5, 1000, Grams.Unit),
+        new("balls.cutting.sheetThickness", 1, 50, Millimetres.Unit),
+        new("balls.cutting.stripLength", 50, 1200, Millimetres.Unit),
+        new("balls.cutting.logAcross", 15, 200, Millimetres.Unit),
         new("sheet.diameter", 60, 1200, Millimetres.Unit),
         new("sheet.rest", 0, 720, Minutes.Unit),
         new("sheet.fatMass", 0, 200, Grams.Unit),
@@ -105,10 +110,30 @@ public static class SpecCheck
         new("fold.steps[].slices", 2, 30, ""),
         new("fold.steps[].turns", 2, 8, ""),
         new("fold.steps[].time", 0, 720, Minutes.Unit),
+        new("filling.parts[].mass", 1, 100_000, Grams.Unit),
+        new("filling.parts[].trim", 0, 80, Percent.Unit),
+        new("filling.saltWanted", 0, 4, Percent.Unit),
+        new("filling.wall.share", 5, 400, Percent.Unit),
+        .. StepLimits("filling.parts[].steps[]"),
+        .. StepLimits("filling.together[]"),
         new("roll.diameter", 60, 600, Millimetres.Unit),
         new("roll.rest", 0, 720, Minutes.Unit),
         new("pan.temperature", 120, 320, Celsius.Unit),
         new("pan.fatPerSide", 0, 60, Grams.Unit),
+    ];
+
+    // Steps of a filling stand in two places.
+    private static IEnumerable<Limit> StepLimits(string at) =>
+    [
+        new(at + ".before", 1, 100_000, Grams.Unit),
+        new(at + ".after", 1, 100_000, Grams.Unit),
+        new(at + ".grain", 0.5, 40, Millimetres.Unit),
+        new(at + ".share", 0, 8, Percent.Unit),
+        new(at + ".time", 0, 2880, Minutes.Unit),
+        new(at + ".pan", 100, 900, Millimetres.Unit),
+        new(at + ".fatMass", 0, 5000, Grams.Unit),
+        new(at + ".to", 1, 100_000, Grams.Unit),
+        new(at + ".mass", 0.1, 50_000, Grams.Unit),
     ];
 
     private static readonly Dictionary<string, Limit> ByField = Limits.ToDictionary(l => l.Field);
@@ -125,8 +150,25 @@ public static class SpecCheck
         IngredientKind.Vegetable, IngredientKind.Binder, IngredientKind.Sweet,
     ];
 
+    private static readonly IngredientKind[] Fillings =
+    [
+        IngredientKind.Vegetable, IngredientKind.Mash, IngredientKind.Dairy, IngredientKind.Meat, IngredientKind.Sweet, IngredientKind.Binder, IngredientKind.Addition,
+    ];
+
+    private static IEnumerable<KeyValuePair<string, IReadOnlyList<IngredientKind>>> StepKinds(string at) =>
+    [
+        new(at + ".salt", Salts),
+        new(at + ".fat", Fats),
+        new(at + ".sugar", [IngredientKind.Seasoning, IngredientKind.Sweet]),
+        new(at + ".binder", [IngredientKind.Binder, IngredientKind.Flour, IngredientKind.Separator, IngredientKind.Puree]),
+        new(at + ".item", [IngredientKind.Seasoning, IngredientKind.Salt, IngredientKind.Addition, IngredientKind.Liquid, IngredientKind.Fat, IngredientKind.Dairy, IngredientKind.Sweet]),
+    ];
+
     /// <summary>Which kinds of ingredient each place in a spec takes.</summary>
-    public static IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds { get; } = new Dictionary<string, IReadOnlyList<IngredientKind>>
+    public static IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds { get; } = new Dictionary<string, IReadOnlyList<IngredientKind>>([
+        .. StepKinds("filling.parts[].steps[]"),
+        .. StepKinds("filling.together[]"),
+    ])
     {
         ["dough.flours[].id"] = Flours,
         ["dough.liquids[].id"] = Liquids,
@@ -139,6 +181,7 @@ public static class SpecCheck
         ["fold.steps[].flour"] = Dusts,
         ["fold.steps[].item"] = Scattered,
         ["pan.fat"] = Fats,
+        ["filling.parts[].id"] = Fillings,
     };
 
     /// <returns>Everything that stands in the way; empty when the spec can be planned.</returns>
@@ -169,17 +212,28 @@ public static class SpecCheck
         InRange("pan.temperature", spec.Pan.Temperature.Value, refusals);
         InRange("pan.fatPerSide", spec.Pan.FatPerSide.Value, refusals);
         OfKind("pan.fat", spec.Pan.Fat, larder, refusals);
-        CheckSteps(spec.Fold.Steps, larder, refusals);
+        StepCheck.Figures(spec.Fold.Steps, larder, refusals);
+        if (spec.Filling is { } filling)
+        {
+            FillingCheck.Figures(filling, larder, refusals);
+        }
 
         if (refusals.Count == 0)
         {
-            CheckBall(spec, refusals);
-            if (DoughSolver.Solve(spec, FlourMix.Of(spec.Dough.Flours, larder), larder, Learned.Nothing).Refusal is { } refusal)
+            var mix = FlourMix.Of(spec.Dough.Flours, larder);
+            var stuffed = Stuffed.Of(spec, mix, larder, Learned.Nothing);
+            if (stuffed.Made is not null)
+            {
+                FillingCheck.Work(spec, spec.Filling!, stuffed, larder, refusals);
+            }
+
+            CheckBall(spec, stuffed.Spec, refusals);
+            if (refusals.Count == 0 && DoughSolver.Solve(stuffed.Spec, mix, stuffed.Larder, Learned.Nothing).Refusal is { } refusal)
             {
                 refusals.Add(refusal);
             }
 
-            CheckLeaves(spec, larder, refusals);
+            StepCheck.Work(stuffed.Spec, larder, refusals);
         }
 
         return refusals;
@@ -198,6 +252,13 @@ public static class SpecCheck
             {
                 InRange($"balls.weighed[{i}]", weighed[i].Value, refusals);
             }
+        }
+
+        if (balls.Cutting is { } cutting)
+        {
+            InRange("balls.cutting.sheetThickness", cutting.SheetThickness.Value, refusals);
+            InRange("balls.cutting.stripLength", cutting.StripLength.Value, refusals);
+            InRange("balls.cutting.logAcross", cutting.LogAcross.Value, refusals);
         }
 
         if (balls.SmallOne is { } small)
@@ -294,100 +355,12 @@ public static class SpecCheck
         }
     }
 
-    private static void CheckSteps(IReadOnlyList<FoldStep> steps, Larder larder, List<Refusal> refusals)
-    {
-        if (steps.Count > MostSteps)
-        {
-            refusals.Add(new("fold.steps", RefusalCode.TooMany, steps.Count, 0, MostSteps));
-            return;
-        }
-
-        for (var i = 0; i < steps.Count; i++)
-        {
-            var at = $"fold.steps[{i}]";
-            if (Stands(steps[i], at, refusals))
-            {
-                CheckStep(steps[i], at, larder, refusals);
-            }
-        }
-    }
-
-    private static void CheckStep(FoldStep step, string at, Larder larder, List<Refusal> refusals)
-    {
-        void Range(string name, double value) => InRange($"{at}.{name}", value, refusals);
-        void Kind(string name, string id) => OfKind($"{at}.{name}", id, larder, refusals);
-        switch (step)
-        {
-            case RollStep s:
-                Range("diameter", s.Diameter.Value);
-                break;
-            case PressStep s:
-                Range("diameter", s.Diameter.Value);
-                break;
-            case RollLongStep s:
-                Range("length", s.Length.Value);
-                Range("width", s.Width.Value);
-                break;
-            case StretchStep s:
-                Range("times", s.Times);
-                break;
-            case BrushStep s:
-                Range("mass", s.Mass.Value);
-                Range("rim", s.Rim?.Value ?? 0);
-                Kind("fat", s.Fat);
-                break;
-            case PasteStep s:
-                Range("mass", s.Mass.Value);
-                Range("flourMass", s.FlourMass.Value);
-                Kind("fat", s.Fat);
-                Kind("flour", s.Flour);
-                break;
-            case EncloseStep s:
-                Range("mass", s.Mass.Value);
-                Range("flourMass", s.FlourMass.Value);
-                Kind("fat", s.Fat);
-                Kind("flour", s.Flour);
-                break;
-            case DustStep s:
-                Range("mass", s.Mass.Value);
-                Kind("flour", s.Flour);
-                break;
-            case ScatterStep s:
-                Range("mass", s.Mass.Value);
-                Range("grain", s.Grain.Value);
-                Kind("item", s.Item);
-                break;
-            case SeedsStep s:
-                Range("mass", s.Mass.Value);
-                Kind("item", s.Item);
-                break;
-            case AccordionStep s:
-                Range("pleats", s.Pleats);
-                break;
-            case StripsStep s:
-                Range("count", s.Count);
-                break;
-            case SlitStep s:
-                Range("ribbons", s.Ribbons);
-                break;
-            case CutLogStep s:
-                Range("slices", s.Slices);
-                break;
-            case ConeStep s:
-                Range("turns", s.Turns);
-                break;
-            case RestStep s:
-                Range("time", s.Time.Value);
-                break;
-        }
-    }
-
     // A ball given by its round has a mass of its own that must stay a ball.
-    private static void CheckBall(BatchSpec spec, List<Refusal> refusals)
+    private static void CheckBall(BatchSpec spec, BatchSpec stuffed, List<Refusal> refusals)
     {
         if (spec.Balls.By == BallBy.Thickness)
         {
-            var mass = BallsStage.WantedBall(spec).Value;
+            var mass = BallsStage.WantedBall(stuffed).Value;
             var limit = ByField["balls.mass"];
             if (mass < limit.Least || mass > limit.Most)
             {
@@ -396,64 +369,8 @@ public static class SpecCheck
         }
     }
 
-    // Step by step, before any are piled, so that no program can ask for millions of leaves or for what hands cannot do.
-    private static void CheckLeaves(BatchSpec spec, Larder larder, List<Refusal> refusals)
-    {
-        var piece = Piece.Sheet(BallsStage.WantedBall(spec), spec.Sheet.Diameter, width: spec.Sheet.Width);
-        for (var i = 0; i < spec.Fold.Steps.Count; i++)
-        {
-            var step = spec.Fold.Steps[i];
-            if (Workable(step, piece, $"fold.steps[{i}]") is { } refusal)
-            {
-                refusals.Add(refusal);
-                return;
-            }
-
-            piece = Folding.Apply(step, piece, i, larder);
-        }
-    }
-
-    /// <returns>Why hands cannot do this step on this piece; nothing when they can.</returns>
-    public static Refusal? Workable(FoldStep step, Piece piece, string at)
-    {
-        var leaves = (double)piece.Piles.Max(p => p.Pile.Count) * Folding.CopiesOf(step, piece);
-        if (leaves > Folding.MostLeaves)
-        {
-            return new(at, RefusalCode.TooManyLeaves, leaves, null, Folding.MostLeaves);
-        }
-
-        var rope = piece.Outline == Outline.Rope;
-        switch (step)
-        {
-            case CutLogStep when !rope:
-                return new(at, RefusalCode.NeedsRope);
-            case CoilStep when !rope && !piece.Flat:
-            case StretchStep when !rope && !piece.Flat:
-                return new(at, RefusalCode.NeedsFlat);
-            case CoilStep when !rope && Winding.StripWidth(piece).Value > Winding.WidestOnEdge.Value:
-                return new(at, RefusalCode.NeedsStrip, Math.Round(Winding.StripWidth(piece).Value), null, Winding.WidestOnEdge.Value, Millimetres.Unit);
-            case HalfStep or LetterStep or GateStep or EnvelopeStep or AccordionStep or EncloseStep or StripsStep or SlitStep or MatRollStep or ConeStep when !piece.Flat:
-                return new(at, RefusalCode.NeedsFlat);
-            case StripsStep s when Winding.StripWidth(piece).Value / s.Count < Winding.NarrowestStrip.Value:
-                return TooNarrow(at + ".count", s.Count, piece);
-            case SlitStep s when Winding.StripWidth(piece).Value / s.Ribbons < Winding.NarrowestStrip.Value:
-                return TooNarrow(at + ".ribbons", s.Ribbons, piece);
-            case BrushStep { Rim: { } rim } when rim.Value * 2 >= Math.Min(piece.Layout.Length, piece.Layout.Width):
-                return new(at + ".rim", RefusalCode.RimTooWide, rim.Value, 0, Math.Floor(Math.Min(piece.Layout.Length, piece.Layout.Width) / 2), Millimetres.Unit);
-            case StripsStep { Gathered: false } s when piece.Count * s.Count > MostOfOne:
-                return new(at + ".count", RefusalCode.TooManyPiecesOfOne, piece.Count * s.Count, null, MostOfOne);
-            case CutLogStep s when piece.Count * s.Slices > MostOfOne:
-                return new(at + ".slices", RefusalCode.TooManyPiecesOfOne, piece.Count * s.Slices, null, MostOfOne);
-            default:
-                return null;
-        }
-    }
-
-    private static Refusal TooNarrow(string field, int count, Piece piece) => new(
-        field, RefusalCode.StripsTooNarrow, count, 2, Math.Floor(Winding.StripWidth(piece).Value / Winding.NarrowestStrip.Value));
-
     // A list that came in from outside can have a hole where the type says there is none.
-    private static bool Stands(object? item, string field, List<Refusal> refusals)
+    internal static bool Stands(object? item, string field, List<Refusal> refusals)
     {
         if (item is null)
         {
@@ -463,7 +380,7 @@ public static class SpecCheck
         return item is not null;
     }
 
-    private static void InRange(string field, double value, List<Refusal> refusals)
+    internal static void InRange(string field, double value, List<Refusal> refusals)
     {
         var limit = ByField[Place(field)];
         if (!(value >= limit.Least && value <= limit.Most))
@@ -473,7 +390,7 @@ public static class SpecCheck
         }
     }
 
-    private static void OfKind(string field, string id, Larder larder, List<Refusal> refusals)
+    internal static void OfKind(string field, string id, Larder larder, List<Refusal> refusals)
     {
         if (!larder.TryGet(id, out var found))
         {
@@ -485,9 +402,15 @@ public static class SpecCheck
         }
     }
 
+    // The field with its list places left empty.
     private static string Place(string field)
     {
-        var open = field.IndexOf('[', StringComparison.Ordinal);
-        return open < 0 ? field : string.Concat(field.AsSpan(0, open + 1), field.AsSpan(field.IndexOf(']', StringComparison.Ordinal)));
+        for (var open = field.IndexOf('[', StringComparison.Ordinal); open >= 0; open = field.IndexOf('[', open + 1))
+        {
+            var close = field.IndexOf(']', open);
+            field = string.Concat(field.AsSpan(0, open + 1), field.AsSpan(close));
+        }
+
+        return field;
     }
 }

@@ -5,7 +5,7 @@ using Ystrata.Store;
 
 namespace Ystrata.Web;
 
-/// <summary>Describes a measure as what it is on the wire, a number in its unit, and a fold step by its kind.</summary>
+/// <summary>Describes a measure as what it is on the wire, a number in its unit, and a step by its kind.</summary>
 public sealed class MeasureSchemas : IOpenApiSchemaTransformer
 {
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
@@ -20,11 +20,18 @@ public sealed class MeasureSchemas : IOpenApiSchemaTransformer
         {
             schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Description = each };
         }
-        else if (type.IsSubclassOf(typeof(FoldStep)))
+        else if (type.IsSubclassOf(typeof(FoldStep)) || type.IsSubclassOf(typeof(FillingStep)))
         {
             schema.Type = JsonSchemaType.Object;
             schema.Required ??= new HashSet<string>();
             schema.Required.Add("kind");
+        }
+
+        else if (type == typeof(FillingState) || type == typeof(Liquor))
+        {
+            // What is worked out from the other figures is always there too.
+            schema.Required ??= new HashSet<string>();
+            schema.Required.UnionWith(schema.Properties?.Keys ?? []);
         }
 
         return Task.CompletedTask;

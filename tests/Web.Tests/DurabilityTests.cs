@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Diagnostics;
+using System.Globalization;
 using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
@@ -70,6 +71,21 @@ public sealed class DurabilityTests : IDisposable
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, refused.StatusCode);
         Assert.Contains("1 MB", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         Assert.Equal(HttpStatusCode.OK, small.StatusCode);
+    }
+
+    [Fact]
+    public async Task A_screen_that_listens_to_the_scale_does_not_hold_up_the_end()
+    {
+        var (server, address) = await Start();
+        using var client = new HttpClient { BaseAddress = address };
+        using var stream = await client.GetStreamAsync("/api/scale/readings");
+        Assert.True(await stream.ReadAsync(new byte[16]) > 0);
+
+        using var asked = Process.Start("kill", ["-TERM", server.Id.ToString(CultureInfo.InvariantCulture)]);
+        // The host gives up waiting after 30 s.
+        await server.WaitForExitAsync().WaitAsync(TimeSpan.FromSeconds(20));
+
+        Assert.Equal(0, server.ExitCode);
     }
 
     private static async Task WriteUntilCutOff(HttpClient client, ConcurrentBag<string> kept)

@@ -72,7 +72,7 @@ public sealed class HouseTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
         var logs = kitchens.Select(k => k.Services.GetRequiredService<Logbook>().Latest(100)).ToList();
 
-        Assert.Equal(8, other.Services.GetRequiredService<Breads>().All().Count);
+        Assert.Equal(12, other.Services.GetRequiredService<Breads>().All().Count);
         Assert.Equal(12, logs[1].Count);
         Assert.InRange((logs[1][0].Entry.CookedAt - logs[1][^1].Entry.CookedAt).TotalDays, 19, 21);
         Assert.Equivalent(logs[1], logs[0].Where(l => logs[1].Any(o => o.Entry.Id == l.Entry.Id)), strict: true);

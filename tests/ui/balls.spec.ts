@@ -61,6 +61,22 @@ test("a small one for a child is counted apart", async ({ bench, page }) => {
   await expect(tray(page).first()).toContainText("the small one");
 });
 
+test("the dough becomes big balls of two, strips or slices, each with its measure", async ({ bench, page }) => {
+  await page.getByRole("tab", { name: "Ball", exact: true }).click();
+  await page.getByRole("radio", { name: "Strips" }).click();
+  await expect(page.locator("[data-cut]")).toHaveCount(11);
+  await bench.set("Strip, long", "20");
+  await expect(page.getByRole("img", { name: /12 pieces cut .* wide/ })).toBeVisible();
+  await page.getByRole("radio", { name: "A log" }).click();
+  await bench.set("Log, across", "900");
+  await expect(page.locator("main")).toContainText("From 15 mm to 200 mm.");
+  await bench.set("Log, across", "6");
+  await page.getByRole("radio", { name: "Big balls" }).click();
+  await expect(page.locator("main")).toContainText("each becomes two pieces of 100 g");
+  await page.getByRole("tab", { name: "Divide" }).click();
+  await expect(page.getByTestId("next")).toHaveText("200 g");
+});
+
 test("nothing is taken from a scale that is overloaded, unplugged or left loaded", async ({ page }) => {
   await page.getByRole("button", { name: "6 kg on it" }).click();
   await expect(page.getByTestId("scale-state")).toHaveAttribute("data-state", "overload");

@@ -97,17 +97,17 @@ test("a batch under another name is kept as a bread of its own", async ({ bench,
   await page.getByRole("button", { name: "Keep as new bread" }).click();
   await expect(page.getByText("Leek rounds is on the shelf.")).toBeVisible();
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
-  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(9);
+  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(13);
 });
 
 test("a deleted bread, batch or log entry comes back with one press", async ({ page }) => {
   const shelf = page.getByTestId("shelf").getByRole("listitem");
-  await expect(shelf).toHaveCount(8);
+  await expect(shelf).toHaveCount(12);
   await page.getByRole("button", { name: "More for Beet quarters" }).click();
   await page.getByRole("menuitem", { name: "Delete" }).click();
-  await expect(shelf).toHaveCount(7);
+  await expect(shelf).toHaveCount(11);
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(shelf).toHaveCount(8);
+  await expect(shelf).toHaveCount(12);
 
   await page.getByRole("button", { name: "Delete Landing rounds, Wed 4 Nov" }).click();
   await expect(page.getByRole("link", { name: /Landing rounds/ })).toHaveCount(1);

@@ -63,7 +63,7 @@ test("every kind of step can be added and says how it is done", async ({ bench, 
   expect(await bench.steps()).toEqual(Object.values(all));
   await expect(bench.stratum("fold")).toContainText(/rings/);
   await expect(page.getByTestId("section").locator('[data-contact="open"]').first()).toBeAttached();
-  expect(await page.locator("[data-step] svg[data-plan]").count()).toBe(13);
+  await expect(page.locator("[data-step] svg[data-plan]")).toHaveCount(13);
 });
 
 test("strips are gathered, a cone is wound, sides are folded in and pinched", async ({ bench, page }) => {
@@ -93,9 +93,13 @@ test("plan views are drawn from the geometry: creases, flaps and what they carry
 });
 
 test("the program plays to the finished bread and stops there", async ({ page }) => {
+  await page.clock.install();
+  await page.clock.pauseAt(Date.now() + 60_000);
   await page.getByRole("button", { name: "Play" }).click();
+  await page.clock.runFor(1200);
   await expect(page.getByTestId("show")).toHaveAttribute("data-position", "2");
   await expect(page.getByTestId("section").locator("[data-leaf]")).toHaveCount(3);
+  await page.clock.runFor(3400);
   await expect(page.getByTestId("show")).toHaveAttribute("data-position", "4");
   await expect(page.getByRole("button", { name: "Play" })).toBeVisible();
 });

@@ -143,9 +143,15 @@ test("the cook's own glass, weighed once, is a measure everywhere", async ({ ben
   await expect(page.getByTestId("vessels")).toContainText("tea glass");
 });
 
-test("units are chosen once and everything reads in them", async ({ bench, page }) => {
+test("units are chosen once and everything reads in them", async ({ bench, page, kitchen }) => {
   await page.getByRole("tab", { name: "Cups and units" }).click();
   for (const unit of ["Ounces", "°F", "Inches"]) await page.getByRole("radio", { name: unit }).click();
+  // Every one of three quick presses is kept; the last is on its way.
+  await expect
+    .poll(
+      async () => ((await (await page.request.get(`${kitchen.address}/api/larder`)).json()) as { units: { length: string } }).units.length,
+    )
+    .toBe("inches");
   await page.reload();
   await expect(page.getByRole("radio", { name: "Ounces" })).toHaveAttribute("aria-checked", "true");
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
@@ -161,6 +167,34 @@ test("units are chosen once and everything reads in them", async ({ bench, page 
   await bench.set("Round, across", "8");
   // As big as an 8 inch round: a square of 7.2 by 7.
   await expect(bench.stratum("roll")).toContainText("7.2 in");
+});
+
+test("a unit chosen while the larder answers the one before is not lost to that answer", async ({ page }) => {
+  await page.getByRole("tab", { name: "Cups and units" }).click();
+  let answer = () => {};
+  const asked = new Promise<void>((seen) =>
+    page.route(
+      "**/api/larder",
+      async (route) => {
+        const before = await route.fetch();
+        const held = new Promise<void>((go) => (answer = go));
+        seen();
+        await held;
+        await route.fulfill({ response: before });
+      },
+      { times: 1 },
+    ),
+  );
+  await page.getByRole("radio", { name: "Ounces" }).click();
+  await asked;
+  await page.getByRole("radio", { name: "°F" }).click();
+  answer();
+  const kept = page.waitForResponse((r) => r.request().postData()?.includes("inches") ?? false);
+  await page.getByRole("radio", { name: "Inches" }).click();
+  await kept;
+  await page.reload();
+  for (const unit of ["Ounces", "°F", "Inches"])
+    await expect(page.getByRole("radio", { name: unit })).toHaveAttribute("aria-checked", "true");
 });
 
 test("a kitchen that measures in cups reads cups first, and its spoons stand beside every mass", async ({ bench, page }) => {

@@ -67,6 +67,22 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
       await page.getByRole("button", { name: "Look closer" }).click();
     },
   ],
+  ...["Filling", "Wall", "Amounts"].map((tab): [string, (bench: Bench, page: Page) => Promise<unknown>] => [
+    `${tab} on the bench of Filling`,
+    async (bench, page) => {
+      await bench.pick("Cabbage moons");
+      await bench.open("Filling");
+      await page.getByRole("tab", { name: tab, exact: true }).last().click();
+    },
+  ]),
+  [
+    "a filling step that is open",
+    async (bench, page) => {
+      await bench.pick("Quay radish rounds");
+      await bench.open("Filling");
+      await page.locator('[data-step="0-1"]').click();
+    },
+  ],
   ["the ladle", async (bench) => bench.pick("Leek pours").then(() => bench.open("Ladle"))],
   ["the card", async (bench, page) => bench.pick("Nigella coils").then(() => page.getByRole("link", { name: "Card" }).click())],
   ...["Dough", "Rest", "Balls", "Sheet", "Fold", "Roll", "Pan"].map((stage): [string, (bench: Bench) => Promise<unknown>] => [

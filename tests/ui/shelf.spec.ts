@@ -8,7 +8,7 @@ const menu = async (page: import("@playwright/test").Page, bread: string, what: 
 test("every school begins a bread that can be worked", async ({ bench, page }) => {
   await page.getByRole("button", { name: "New bread", exact: true }).click();
   const schools = await page.getByRole("dialog").getByRole("listitem").getByRole("button").allInnerTexts();
-  expect(schools.length).toBe(15);
+  expect(schools.length).toBe(16);
   await page.keyboard.press("Escape");
   for (const school of schools) {
     await page.getByRole("link", { name: "Shelf", exact: true }).click();
@@ -38,10 +38,10 @@ test("a bread is renamed, tagged and found by its tag, and all that undone", asy
 
 test("a bread is duplicated", async ({ page }) => {
   await menu(page, "Leek pours", "Duplicate");
-  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(9);
+  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(13);
   await expect(page.getByRole("button", { name: "Leek pours, copy", exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(8);
+  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(12);
 });
 
 test("a bread opens at the size asked for", async ({ bench, page }) => {
@@ -85,7 +85,7 @@ test.describe("cards", () => {
 
   for (const format of ["A4", "Letter"] as const) {
     test(`the card of every bread prints on one page of ${format}`, async ({ bench, page }) => {
-      await expect(page.getByTestId("shelf").getByRole("heading")).toHaveCount(8);
+      await expect(page.getByTestId("shelf").getByRole("heading")).toHaveCount(12);
       const breads = await page.getByTestId("shelf").getByRole("heading").allInnerTexts();
       for (const bread of breads) {
         await page.getByRole("link", { name: "Shelf", exact: true }).click();

@@ -3,6 +3,14 @@ import { expect, test } from "./kitchen";
 test.use({ sharesKitchen: true });
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- the specs here are spoilt on purpose */
+const stuffed = (id: string, mass: number, steps: object[], together: object[] = [], share = 80) => ({
+  parts: [{ id, mass, trim: 0, steps }],
+  together,
+  saltWanted: 1.2,
+  liquorToDough: false,
+  wall: { shape: "gathered", share },
+});
+
 // Figures that bring out every note there is, each on the plain bread with something wrong.
 const spoils: Record<string, (spec: any) => void> = {
   "dry, salty, torn, short of rest": (s) => {
@@ -96,6 +104,55 @@ const spoils: Record<string, (spec: any) => void> = {
   },
   "a parcel": (s) => {
     s.fold.steps = [{ kind: "envelope", overlap: false }, { kind: "pinch" }];
+  },
+  "stuffed wet, warm, coarse and tight, rolled too wide": (s) => {
+    s.roll.diameter = 300;
+    s.filling = stuffed(
+      "radish",
+      3000,
+      [
+        { kind: "chop", by: "chop", grain: 8 },
+        { kind: "blanch", time: 2 },
+      ],
+      [],
+      250,
+    );
+  },
+  "stuffed with brined cheese, too little of it": (s) => {
+    s.filling = stuffed("feta", 300, [{ kind: "chop", by: "mash", grain: 1 }]);
+  },
+  "stuffed with mince that crumbles": (s) => {
+    s.filling = stuffed("lamb-mince-cooked", 600, []);
+  },
+  "stuffed with salted radish, more liquor than dough": (s) => {
+    s.filling = {
+      ...stuffed(
+        "radish",
+        9000,
+        [
+          { kind: "chop", by: "grate", grain: 1 },
+          { kind: "salt", salt: "salt-fine", share: 1.5, time: 20 },
+          { kind: "squeeze", by: "cloth" },
+        ],
+        [{ kind: "bind", binder: "gram-flour-roasted", mass: 80 }],
+      ),
+      saltWanted: 2,
+      liquorToDough: true,
+    };
+  },
+  "stuffed with dates": (s) => {
+    s.filling = stuffed("date-paste", 520, [{ kind: "chop", by: "mash", grain: 1 }]);
+  },
+  "stuffed with pulses under pressure": (s) => {
+    s.filling = stuffed(
+      "lentil-dry",
+      200,
+      [{ kind: "pressure", time: 15 }],
+      [
+        { kind: "season", item: "garlic", mass: 5 },
+        { kind: "bind", binder: "oats-rolled", mass: 10 },
+      ],
+    );
   },
   bare: (s) => {
     s.rest.covered = false;

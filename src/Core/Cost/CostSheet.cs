@@ -3,9 +3,10 @@ namespace Ystrata.Core;
 /// <summary>Something used up outside the dough, for the whole batch.</summary>
 public sealed record Spent(string Id, Grams Mass, CostPart Part)
 {
-    /// <summary>Fat and flour laid on and between the leaves, and fat in the pan.</summary>
-    public static IReadOnlyList<Spent> On(BatchSpec spec, int balls, int pieces) =>
+    /// <summary>Fat and flour laid on and between the leaves, what is in the filling, and fat in the pan.</summary>
+    public static IReadOnlyList<Spent> On(BatchSpec spec, FillingMade? made, int balls, int pieces) =>
     [
+        .. made is null ? [] : FillingInputs.Of(spec.Filling!, made).Where(f => f.Mass.Value > 0).Select(f => new Spent(f.Id, f.Mass, CostPart.Filling)),
         .. FoldInputs.Of(spec).Select(u => new Spent(u.Id, u.OfBall * balls, CostPart.Inside))
             .Append(new(spec.Pan.Fat, spec.Pan.FatPerSide * (2 * pieces), CostPart.Pan))
             .Where(u => u.Mass.Value > 0),
@@ -21,6 +22,7 @@ public enum CostPart
     Salt,
     Addition,
     Inside,
+    Filling,
     Pan,
 }
 

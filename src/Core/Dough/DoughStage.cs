@@ -37,7 +37,7 @@ public sealed record FeelMarks(Percent Stiff, Percent Firm, Percent Soft, Percen
 
 /// <summary>Every figure a batch could start from, as it follows: switching to it changes nothing.</summary>
 /// <param name="Ball">One ball, or ladleful, as planned.</param>
-/// <param name="Thickness">Of the round that ball makes.</param>
+/// <param name="Thickness">Of the round that ball makes, with its filling.</param>
 /// <param name="LiquidId">The liquid a start from liquid would fix; nothing when all are fixed by mass.</param>
 public sealed record StartSheet(
     int Pieces, Grams Ball, Millimetres Thickness, Millilitres Ladle, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
@@ -100,7 +100,8 @@ public static class DoughStage
     /// <summary>Usual salt in a flatbread dough, percent of flour.</summary>
     private static readonly Range<Percent> UsualSalt = new(new(1.2), new(2.2));
 
-    public static DoughSheet Work(BatchSpec spec, DoughSolution solved, Larder larder)
+    /// <param name="made">The filling that goes into the pieces; nothing without.</param>
+    public static DoughSheet Work(BatchSpec spec, DoughSolution solved, FillingMade? made, Larder larder)
     {
         var dough = spec.Dough;
         var bowl = solved.Bowl;
@@ -113,7 +114,7 @@ public static class DoughStage
 
         Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, Pinned(spec, bowl, i), larder))];
         return new(
-            StartOf(spec, solved),
+            StartOf(spec, solved, made),
             portions,
             solved.Mass,
             solved.Mass - solved.Net,
@@ -139,7 +140,7 @@ public static class DoughStage
             PureeMaking.Of(bowl, solved.Grams));
     }
 
-    private static StartSheet StartOf(BatchSpec spec, DoughSolution solved)
+    private static StartSheet StartOf(BatchSpec spec, DoughSolution solved, FillingMade? made)
     {
         var start = spec.Start;
         var each = start.By == StartBy.Filling ? start.Filling / solved.Count : start.FillingEach;
@@ -147,7 +148,9 @@ public static class DoughStage
         return new(
             solved.Count,
             solved.PlannedBall,
-            Round.ThicknessOf(solved.PlannedBall, SquareCentimetres.OfRound(spec.Roll.Diameter), Round.DensityOf(spec.Dough)),
+            made is null
+                ? Round.ThicknessOf(solved.PlannedBall, SquareCentimetres.OfRound(spec.Roll.Diameter), Round.DensityOf(spec.Dough))
+                : Parcel.ThicknessOf(spec.Filling!.Wall, spec.Roll.Diameter, solved.PlannedBall, Round.DensityOf(spec.Dough), made.End.Density),
             new(solved.PlannedBall.Value / solved.Bowl.DensityOf(solved.Grams).Value),
             solved.Flour,
             solved.Bowl.Anchor >= 0 ? new Grams(solved.Grams[solved.Bowl.Anchor]) : null,

@@ -32,7 +32,7 @@ public sealed class Compare(BatchSpec spec, Larder larder, Learned learned)
         var (steps, piece) = (new List<Piece>(), sheet);
         for (var i = 0; i < program.Fold.Steps.Count; i++)
         {
-            if (SpecCheck.Workable(program.Fold.Steps[i], piece, $"fold.steps[{i}]") is { } refusal)
+            if (StepCheck.Workable(program.Fold.Steps[i], piece, $"fold.steps[{i}]") is { } refusal)
             {
                 return new(program, null, null, null, false, refusal);
             }

@@ -12,22 +12,20 @@ public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larde
     public IReadOnlyList<Mend> OfContacts(ContactState poorest)
     {
         var before = Poor(spec, poorest);
+        var most = Candidates(poorest).Select(c => (Candidate: c, Left: Poor(c.With(Most), poorest))).Where(c => c.Left < before).OrderBy(c => c.Left).ToList();
+        // Only those that open as much as the second best are worth finding the least fat of.
         return
         [
-            .. Candidates(poorest).Select(c => Least(c, before, poorest)).OfType<(Mend Mend, int Left, double Grams)>()
-                .OrderBy(m => m.Left).ThenBy(m => m.Grams).Select(m => m.Mend).Take(2),
+            .. most.Where(c => c.Left <= most[Math.Min(1, most.Count - 1)].Left)
+                .Select(c => (c.Left, Grams: Least(c.Candidate, c.Left, poorest), c.Candidate))
+                .OrderBy(c => c.Left).ThenBy(c => c.Grams).Take(2)
+                .Select(c => MendOf(c.Candidate, c.Grams, before - c.Left, c.Left)),
         ];
     }
 
     // The least of this fat that opens as much as its most does.
-    private (Mend Mend, int Left, double Grams)? Least(Candidate candidate, int before, ContactState poorest)
+    private double Least(Candidate candidate, int left, ContactState poorest)
     {
-        var left = Poor(candidate.With(Most), poorest);
-        if (left >= before)
-        {
-            return null;
-        }
-
         var (low, high) = (0, (int)(Most / Grain));
         while (high - low > 1)
         {
@@ -35,16 +33,18 @@ public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larde
             (low, high) = Poor(candidate.With(middle * Grain), poorest) > left ? (middle, high) : (low, middle);
         }
 
-        var grams = high * Grain;
+        return high * Grain;
+    }
+
+    private static Mend MendOf(Candidate candidate, double grams, int opens, int left)
+    {
         var with = candidate.With(grams);
-        return (
-            new(
-                candidate.Code,
-                [Quantity.Of("fat", new Grams(grams)), Quantity.Count("opens", before - left), Quantity.Count("left", left), Quantity.Count("step", candidate.Step + 1)],
-                candidate.Code == MendCode.SheetFatMore ? with.Sheet : null,
-                candidate.Code == MendCode.SheetFatMore ? null : with.Fold),
-            left,
-            grams);
+        var onSheet = candidate.Code == MendCode.SheetFatMore;
+        return new(
+            candidate.Code,
+            [Quantity.Of("fat", new Grams(grams)), Quantity.Count("opens", opens), Quantity.Count("left", left), Quantity.Count("step", candidate.Step + 1)],
+            onSheet ? with.Sheet : null,
+            onSheet ? null : with.Fold);
     }
 
     // Fat on the sheet, in the brush before a fault, or in a new one there, over the board or under the brush.
@@ -60,7 +60,7 @@ public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larde
                 yield return new(MendCode.BrushMore, brushed, g => WithSteps([.. steps.Take(brushed), brush with { Mass = brush.Mass + new Grams(g) }, .. steps.Skip(brushed + 1)]));
             }
 
-            if (steps.Count < SpecCheck.MostSteps)
+            if (steps.Count < StepCheck.MostSteps)
             {
                 FoldStep Fat(double g, LaidOn on) => new BrushStep(spec.Sheet.Fat, new(g), on);
                 yield return new(MendCode.BrushBefore, at, g => WithSteps([.. steps.Take(at), Fat(g, LaidOn.Top), .. steps.Skip(at)]));

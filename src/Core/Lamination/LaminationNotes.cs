@@ -15,6 +15,9 @@ public static class LaminationNotes
     // Scattered bits this many times a leaf tear it (models.md E has the same for lumps and walls; empirical).
     private const double GrainPerLeaf = 1.5;
 
+    // No round is mended to more than a usual pan holds, mm.
+    private const double WidestByMend = 320;
+
     // Springback worth rolling past for, share of the diameter.
     private const double WorthRollingPast = 0.02;
 
@@ -122,7 +125,8 @@ public static class LaminationNotes
         if (fold.FatPer100G > MostFatPer100G)
         {
             yield return new(NoteCode.TooMuchFat, Stage.Fold, Weight.Wrong,
-                [Quantity.Of("fat", fold.FatPer100G), Quantity.Of("most", MostFatPer100G), Quantity.Of("inside", fold.InsideFat)]);
+                [Quantity.Of("fat", fold.FatPer100G), Quantity.Of("most", MostFatPer100G), Quantity.Of("inside", fold.InsideFat)],
+                Mends: [FatLess(spec, MostFatPer100G / fold.FatPer100G)]);
         }
 
         if (fold.Rings is { State: ContactState.Fused } rings)
@@ -165,7 +169,8 @@ public static class LaminationNotes
         }
     }
 
-    public static IEnumerable<Note> OfRoll(BatchSpec spec, RollSheet roll, FoldSheet fold, Piece beforeRoll)
+    /// <param name="dough">The round that all the dough of a piece is rolled to: wider than the piece where it lies over and under a filling.</param>
+    public static IEnumerable<Note> OfRoll(BatchSpec spec, RollSheet roll, FoldSheet fold, Piece beforeRoll, Millimetres dough)
     {
         var leaves = fold.Rings is { OnEdge: true } r ? r.Apart : fold.Effective;
         if (leaves > 1 && roll.ThinnestLeaf.Value < roll.SmearedUnder.Value)
@@ -175,7 +180,8 @@ public static class LaminationNotes
         }
         else if (leaves > 1 && roll.Leaf.Value > roll.BreadyOver.Value)
         {
-            yield return new(NoteCode.LeafBready, Stage.Roll, Weight.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", roll.BreadyOver)]);
+            yield return new(NoteCode.LeafBready, Stage.Roll, Weight.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", roll.BreadyOver)],
+                Mends: fold.Rings is { OnEdge: true } || spec.Filling is not null ? null : RollWider(spec.Roll, roll, beforeRoll));
         }
 
         if (fold.Rings is not null && spec.Roll.By == RollBy.Pin)
@@ -184,7 +190,7 @@ public static class LaminationNotes
                 Mends: [new(MendCode.ByHand, [], Roll: spec.Roll with { By = RollBy.Hand })]);
         }
 
-        var already = beforeRoll.Area.AsRound();
+        var already = beforeRoll.Area.AsRound() * (spec.Roll.Diameter / dough);
         if (already.Value > spec.Roll.Diameter.Value * (1 + 1e-9))
         {
             yield return new(NoteCode.AlreadyBigger, Stage.Roll, Weight.Watch, [Quantity.Of("already", already), Quantity.Of("asked", spec.Roll.Diameter)]);
@@ -221,6 +227,36 @@ public static class LaminationNotes
     {
         var to = new Minutes(Math.Ceiling(spec.Rest.Value + Round.RestUntil(roll.Springback.Fraction, WorthRollingPast).Value));
         return new(MendCode.RestTo, [Quantity.Of("rest", to)], Roll: spec with { Rest = to });
+    }
+
+    // Every spread of fat by the same share, to the tenth of a gram a brush weighs.
+    private static Mend FatLess(BatchSpec spec, double share)
+    {
+        Grams Less(Grams fat) => new(Math.Max(Math.Floor(fat.Value * share * 10) / 10, 0.1));
+        var sheet = spec.Sheet.FatMass.Value > 0 ? spec.Sheet with { FatMass = Less(spec.Sheet.FatMass) } : null;
+        var fold = new FoldSpec([.. spec.Fold.Steps.Select(step => step switch
+        {
+            BrushStep s => s with { Mass = Less(s.Mass) },
+            PasteStep s => s with { Mass = Less(s.Mass) },
+            EncloseStep s => s with { Mass = Less(s.Mass) },
+            _ => step,
+        })]);
+        return new(MendCode.FatShare, [Quantity.Of("share", Percent.FromFraction(share))], Sheet: sheet, Fold: fold);
+    }
+
+    // The least that makes the leaf thin enough, tried out: thick places give first, and films that thin may weld.
+    private static IReadOnlyList<Mend>? RollWider(RollSpec spec, RollSheet roll, Piece beforeRoll)
+    {
+        for (var across = spec.Diameter.Value + 5; across <= WidestByMend; across += 5)
+        {
+            var fullest = Rolled.To(beforeRoll, new(across)).Fullest;
+            if ((fullest.Dough / FoldStage.ApartIn(fullest)).Value <= roll.BreadyOver.Value)
+            {
+                return [new(MendCode.RollTo, [Quantity.Of("across", new Millimetres(across))], Roll: spec with { Diameter = new(across) })];
+            }
+        }
+
+        return null;
     }
 
     // Where leaves are smeared the last fold is one too many.

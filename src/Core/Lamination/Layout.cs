@@ -10,12 +10,30 @@ public enum Axis
     Y,
 }
 
+/// <summary>A stretch along one axis, mm.</summary>
+internal interface IStretch<T>
+    where T : struct, IStretch<T>
+{
+    double From { get; }
+
+    double To { get; }
+
+    /// <summary>The same stuff elsewhere.</summary>
+    T At(double from, double to);
+}
+
 /// <summary>A stretch of a strip with one pile under it.</summary>
 /// <param name="Pile">Which of the layout's piles.</param>
-public readonly record struct Span(double From, double To, int Pile);
+public readonly record struct Span(double From, double To, int Pile) : IStretch<Span>
+{
+    public Span At(double from, double to) => new(from, to, Pile);
+}
 
 /// <summary>A strip of the plan, from one x to the next, with its spans in y.</summary>
-public readonly record struct Strip(double From, double To, Span[] Spans);
+public readonly record struct Strip(double From, double To, Span[] Spans) : IStretch<Strip>
+{
+    public Strip At(double from, double to) => new(from, to, Spans);
+}
 
 /// <summary>A flat piece seen from above: which pile lies where, in millimetres.</summary>
 /// <remarks>
@@ -182,12 +200,18 @@ public sealed class Layout
         return strips;
     }
 
-    private static Strip[] Cut(Strip[] strips, double line, bool above)
+    private static T[] Cut<T>(T[] row, double line, bool above)
+        where T : struct, IStretch<T>
     {
-        var kept = new List<Strip>(strips.Length);
-        foreach (var s in strips)
+        if (row.Length == 0 || (above ? row[0].From >= line : row[^1].To <= line))
         {
-            var cut = above ? s with { From = Math.Max(s.From, line) } : s with { To = Math.Min(s.To, line) };
+            return row;
+        }
+
+        var kept = new List<T>(row.Length);
+        foreach (var s in row)
+        {
+            var cut = above ? s.At(Math.Max(s.From, line), s.To) : s.At(s.From, Math.Min(s.To, line));
             if (cut.To - cut.From > Sliver)
             {
                 kept.Add(cut);
@@ -197,31 +221,62 @@ public sealed class Layout
         return [.. kept];
     }
 
-    private static Span[] Cut(Span[] spans, double line, bool above)
+    private static T[] Mirrored<T>(T[] row, double line)
+        where T : struct, IStretch<T>
     {
-        var kept = new List<Span>(spans.Length);
-        foreach (var s in spans)
+        var mirrored = new T[row.Length];
+        for (var i = 0; i < row.Length; i++)
         {
-            var cut = above ? s with { From = Math.Max(s.From, line) } : s with { To = Math.Min(s.To, line) };
-            if (cut.To - cut.From > Sliver)
-            {
-                kept.Add(cut);
-            }
+            var s = row[^(i + 1)];
+            mirrored[i] = s.At(2 * line - s.To, 2 * line - s.From);
         }
 
-        return [.. kept];
+        return mirrored;
     }
 
-    private static Strip[] Mirrored(Strip[] strips, double line)
+    // Walks along two rows at once, from place to place that one or both cover.
+    private struct Walk<T>(T[] first, T[] second)
+        where T : struct, IStretch<T>
     {
-        Array.Reverse(strips);
-        return Array.ConvertAll(strips, s => s with { From = 2 * line - s.To, To = 2 * line - s.From });
-    }
+        private int i, j;
+        private double at = double.NegativeInfinity;
 
-    private static Span[] Mirrored(Span[] spans, double line)
-    {
-        Array.Reverse(spans);
-        return Array.ConvertAll(spans, s => s with { From = 2 * line - s.To, To = 2 * line - s.From });
+        public double From { get; private set; }
+
+        public double To { get; private set; }
+
+        public bool InFirst { get; private set; }
+
+        public bool InSecond { get; private set; }
+
+        public T First { get; private set; }
+
+        public T Second { get; private set; }
+
+        public bool Next()
+        {
+            while (i < first.Length || j < second.Length)
+            {
+                var (firstFrom, firstTo) = Ends(first, i);
+                var (secondFrom, secondTo) = Ends(second, j);
+                From = Math.Max(at, Math.Min(firstFrom, secondFrom));
+                (InFirst, InSecond) = (firstFrom <= From + Sliver, secondFrom <= From + Sliver);
+                To = at = Math.Min(InFirst ? firstTo : firstFrom, InSecond ? secondTo : secondFrom);
+                First = InFirst ? first[i] : default;
+                Second = InSecond ? second[j] : default;
+                i += firstTo <= To + Sliver ? 1 : 0;
+                j += secondTo <= To + Sliver ? 1 : 0;
+                if (To - From > Sliver)
+                {
+                    return true;
+                }
+            }
+
+            return false;
+        }
+
+        private static (double From, double To) Ends(T[] row, int at) =>
+            at < row.Length ? (row[at].From, row[at].To) : (double.PositiveInfinity, double.PositiveInfinity);
     }
 
     // Lays one row of places over another. Each pair of piles is laid once and numbered as it is met.
@@ -229,61 +284,37 @@ public sealed class Layout
     {
         private readonly List<Pile> used = new(stays.Length + 2);
         private readonly int[] numbers = new int[(stays.Length + 1) * (moves.Length + 1)];
+        private readonly List<Span> laid = [];
 
         public Pile[] Used => [.. used];
 
         public Strip[] Over(Strip[] first, Strip[] second)
         {
-            var laid = new List<Strip>(first.Length + second.Length);
-            var (i, j, at) = (0, 0, double.NegativeInfinity);
-            while (i < first.Length || j < second.Length)
+            var strips = new List<Strip>(first.Length + second.Length);
+            var walk = new Walk<Strip>(first, second);
+            while (walk.Next())
             {
-                var a = i < first.Length ? first[i] : new(double.PositiveInfinity, double.PositiveInfinity, []);
-                var b = j < second.Length ? second[j] : new(double.PositiveInfinity, double.PositiveInfinity, []);
-                var (from, to, inA, inB) = Next(at, a.From, a.To, b.From, b.To);
-                if (to - from > Sliver)
-                {
-                    laid.Add(new(from, to, Over(inA ? a.Spans : [], inB ? b.Spans : [])));
-                }
-
-                at = to;
-                i += i < first.Length && a.To <= to + Sliver ? 1 : 0;
-                j += j < second.Length && b.To <= to + Sliver ? 1 : 0;
+                strips.Add(new(walk.From, walk.To, Over(walk.InFirst ? walk.First.Spans : [], walk.InSecond ? walk.Second.Spans : [])));
             }
 
-            return [.. laid];
+            return [.. strips];
         }
 
         public Span[] Over(Span[] first, Span[] second)
         {
-            if (second.Length == 0)
+            laid.Clear();
+            var walk = new Walk<Span>(first, second);
+            while (walk.Next())
             {
-                return Array.ConvertAll(first, s => s with { Pile = Number(s.Pile, -1) });
-            }
-
-            var laid = new List<Span>(first.Length + second.Length);
-            var (i, j, at) = (0, 0, double.NegativeInfinity);
-            while (i < first.Length || j < second.Length)
-            {
-                var a = i < first.Length ? first[i] : new(double.PositiveInfinity, double.PositiveInfinity, -1);
-                var b = j < second.Length ? second[j] : new(double.PositiveInfinity, double.PositiveInfinity, -1);
-                var (from, to, inA, inB) = Next(at, a.From, a.To, b.From, b.To);
-                if (to - from > Sliver)
+                var pile = Number(walk.InFirst ? walk.First.Pile : -1, walk.InSecond ? walk.Second.Pile : -1);
+                if (laid.Count > 0 && laid[^1].Pile == pile && walk.From - laid[^1].To < Sliver)
                 {
-                    var pile = Number(inA ? a.Pile : -1, inB ? b.Pile : -1);
-                    if (laid.Count > 0 && laid[^1].Pile == pile && from - laid[^1].To < Sliver)
-                    {
-                        laid[^1] = laid[^1] with { To = to };
-                    }
-                    else
-                    {
-                        laid.Add(new(from, to, pile));
-                    }
+                    laid[^1] = laid[^1] with { To = walk.To };
                 }
-
-                at = to;
-                i += i < first.Length && a.To <= to + Sliver ? 1 : 0;
-                j += j < second.Length && b.To <= to + Sliver ? 1 : 0;
+                else
+                {
+                    laid.Add(new(walk.From, walk.To, pile));
+                }
             }
 
             return [.. laid];
@@ -300,14 +331,6 @@ public sealed class Layout
             }
 
             return number - 1;
-        }
-
-        // Of two rows of stretches, the next place from here on that one or both cover.
-        private static (double From, double To, bool InA, bool InB) Next(double at, double aFrom, double aTo, double bFrom, double bTo)
-        {
-            var from = Math.Max(at, Math.Min(aFrom, bFrom));
-            var (inA, inB) = (aFrom <= from + Sliver, bFrom <= from + Sliver);
-            return (from, Math.Min(inA ? aTo : aFrom, inB ? bTo : bFrom), inA, inB);
         }
     }
 }

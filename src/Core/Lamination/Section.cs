@@ -8,11 +8,18 @@ public sealed record SectionContact(Micrometres Film, Load Dust, ContactState St
 /// <param name="Contacts">Outside each ring but the last.</param>
 public sealed record SectionRings(IReadOnlyList<Millimetres> Each, IReadOnlyList<SectionContact> Contacts);
 
+/// <summary>Filling between leaves, as it is drawn.</summary>
+/// <param name="At">Contacts it lies in, counted from the bottom.</param>
+/// <param name="Thickness">Of one layer.</param>
+/// <param name="Rim">Dough without filling at the edge.</param>
+public sealed record SectionFilling(IReadOnlyList<int> At, Millimetres Thickness, Millimetres Grain, Millimetres Rim, FillingFeel Feel);
+
 /// <summary>The bread cut through where it is fullest, from the bottom up, ready to draw to scale.</summary>
 /// <param name="Leaves">Thickness of each leaf.</param>
 /// <param name="Contacts">Between neighbours: one fewer than leaves.</param>
 /// <param name="Rings">Nothing unless the leaves stand upright.</param>
 /// <param name="Windings">Windings of a rope across the radius; nothing without.</param>
+/// <param name="Filling">Nothing without.</param>
 public sealed record Section(
     Millimetres Across,
     Millimetres Thickness,
@@ -21,8 +28,12 @@ public sealed record Section(
     Micrometres TopFilm,
     Micrometres BottomFilm,
     SectionRings? Rings,
-    double? Windings)
+    double? Windings,
+    SectionFilling? Filling = null)
 {
+    // Dough pressed together at the edge, without filling, mm (empirical).
+    private static readonly Millimetres Seam = new(6);
+
     public static Section Of(Rolled rolled) => Of(rolled.Length, rolled.Fullest, rolled.Rings);
 
     public static Section Of(Piece piece) => Of(piece.Length, piece.Fullest, piece.Rings);
@@ -36,6 +47,29 @@ public sealed record Section(
         pile.Bottom.Film,
         rings is { Face.Value: > 0 } ? Drawn(rings, across) : null,
         rings is { Face.Value: <= 0 } ? rings.Count : null);
+
+    /// <summary>A stuffed piece: the dough over the filling lies turned over, so that both walls show the same face outside.</summary>
+    public static Section Of(Rolled rolled, ParcelSheet parcel, FillingState filling, FillingFeel feel)
+    {
+        var dough = Of(rolled);
+        SectionFilling In(IReadOnlyList<int> at) => new(at, parcel.Layer, filling.Grain, Seam, feel);
+        return parcel.Shape == ParcelShape.Coil
+            ? dough with
+            {
+                Thickness = parcel.Thickness,
+                Filling = In([.. Enumerable.Range(0, dough.Contacts.Count)]),
+                Contacts = [.. dough.Contacts.Select(c => c with { State = ContactState.Open })],
+            }
+            : dough with
+            {
+                Across = parcel.Across,
+                Thickness = parcel.Thickness,
+                Leaves = [.. dough.Leaves, .. dough.Leaves.Reverse()],
+                Contacts = [.. dough.Contacts, new(default, default, ContactState.Open), .. dough.Contacts.Reverse()],
+                TopFilm = dough.BottomFilm,
+                Filling = In([dough.Contacts.Count]),
+            };
+    }
 
     private static SectionContact Drawn(Contact contact) => new(contact.Coat.Film, contact.Coat.Dust, contact.State);
 

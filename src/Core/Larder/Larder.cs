@@ -38,6 +38,9 @@ public sealed class Larder
 
     public bool TryGet(string id, out Ingredient? ingredient) => byId.TryGetValue(id, out ingredient);
 
+    /// <summary>The same larder with one thing more in it.</summary>
+    public Larder With(Ingredient item) => new(byId.Values.Append(item), Measuring, Hands);
+
     /// <summary>The id of what is called so, whatever the case; nothing when nothing is.</summary>
     public string? Called(string name) => byName.Value.GetValueOrDefault(name.Trim());
 
@@ -63,7 +66,7 @@ public sealed class Larder
             r => new FlourTraits(Enum.Parse<FlourStrength>(r[1], ignoreCase: true), Number(r[2]) ?? 0, new(Number(r[3]) ?? 0)));
         var allergens = ShippedTable.Rows("allergens.csv").ToLookup(r => r[0], r => Enum.Parse<Allergen>(r[1], ignoreCase: true));
 
-        foreach (var r in ShippedTable.Rows("larder.csv"))
+        foreach (var r in ShippedTable.Rows("larder.csv").Concat(ShippedTable.Rows("pulses.csv")))
         {
             yield return new Ingredient(
                 Id: r[0],

@@ -58,12 +58,13 @@ public static class PanStage
     private const double CrustDepth = 0.00025, CrustConductivity = 0.088; // m, W/(m·K): outer 0.25 mm, dry
     private const double DryCrustContact = 0.35;
 
-    public static PanSheet Work(PanSpec spec, Rolled rolled, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
+    /// <param name="area">Of one face.</param>
+    /// <param name="thickness">Of the raw piece.</param>
+    public static PanSheet Work(PanSpec spec, SquareCentimetres area, Millimetres thickness, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
     {
         var fat = larder[spec.Fat];
-        var area = rolled.Area;
-        var cue = CueTime(spec.Temperature, rolled.Thickness, dough.WaterShare, DryContact, RoomCelsius);
-        var through = CueTime(spec.Temperature, rolled.Thickness, dough.WaterShare, FatContact, MeanCelsius);
+        var cue = CueTime(spec.Temperature, thickness, dough.WaterShare, DryContact, RoomCelsius);
+        var through = CueTime(spec.Temperature, thickness, dough.WaterShare, FatContact, MeanCelsius);
         var colour = ColourTime(spec.Temperature, spec.Colour);
         Turn[] turns =
         [

@@ -3,7 +3,7 @@ using Ystrata.Store;
 
 namespace Ystrata.Web.Demo;
 
-/// <summary>The canteen at the ferry landing: eight breads, its own larder and three weeks of its log, the same every time.</summary>
+/// <summary>The canteen at the ferry landing: twelve breads, its own larder and three weeks of its log, the same every time.</summary>
 public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, KitchenLarder kitchen)
 {
     private const int Seed = 20261102;

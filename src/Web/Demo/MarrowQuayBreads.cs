@@ -109,8 +109,66 @@ internal static class MarrowQuayBreads
                 new([]),
                 new(new(180), new(0)),
                 new(new(195), "oil-rapeseed", new(1.5), Colour.Gold))),
+            Make("Quay radish rounds", "Radish salted, squeezed and spiced; what runs off goes into the dough.", ["noon", "stuffed"], Parcel(
+                16,
+                DoughSpec.Of("flour-atta", Feel.Soft, 72, "ghee", 3),
+                new(BallBy.Mass, new(70), new(2.3)),
+                190,
+                new(
+                    [new("radish", new(1700), new(12), [new ChopStep(ChopBy.Grate, new(1.5)), new SaltStep("salt-fine", new(1.5), new(15)), new SqueezeStep(SqueezeBy.Cloth)])],
+                    [new BindStep("gram-flour-roasted", new(15)), new SeasonStep("spice-ground", new(8)), new SeasonStep("herb-chopped", new(30))],
+                    new(1.4),
+                    LiquorToDough: true,
+                    new(ParcelShape.Gathered, new(80))))),
+            Make("Cauliflower and pea rounds", "Cooked off in the wide pan until it leaves the side, cooled on trays.", ["evening", "stuffed"], Parcel(
+                18,
+                DoughSpec.Of("flour-atta", Feel.Soft, 72, "oil-rapeseed", 4),
+                new(BallBy.Mass, new(75), new(2.4)),
+                190,
+                new(
+                    [new("cauliflower", new(900), new(35), [new ChopStep(ChopBy.Grate, new(2)), new SauteStep(new(30), new(320), "oil-rapeseed", new(20))]), new("pea-mash", new(450), new(0), [new ChopStep(ChopBy.Mash, new(1.5))])],
+                    [new SeasonStep("spice-ground", new(10)), new SeasonStep("salt-fine", new(12)), new CoolStep(new(60), RestPlace.Room)],
+                    new(1.2),
+                    LiquorToDough: false,
+                    new(ParcelShape.Gathered, new(90))))),
+            Make("Cabbage moons", "Cabbage and fresh cheese in a folded sheet, sealed at the rim.", ["noon", "stuffed"], Parcel(
+                14,
+                DoughSpec.Of("flour-white", Feel.Medium, 59, "ghee", 6),
+                new(BallBy.Mass, new(75), new(2.5)),
+                200,
+                new(
+                    [
+                        new("cabbage", new(800), new(20), [new ChopStep(ChopBy.Grate, new(2.5)), new SaltStep("salt-fine", new(1.5), new(20)), new SqueezeStep(SqueezeBy.Cloth)]),
+                        new("paneer", new(350), new(0), [new ChopStep(ChopBy.Mash, new(2))]),
+                    ],
+                    [new SeasonStep("herb-chopped", new(15))],
+                    new(1.2),
+                    LiquorToDough: false,
+                    new(ParcelShape.HalfMoon, new(85))))),
+            Make("Date envelopes", "Date paste and walnut, four sides to the middle, for the late boat.", ["evening", "stuffed", "sweet"], Parcel(
+                12,
+                DoughSpec.Of("flour-white", Feel.Medium, 58, "ghee", 8),
+                new(BallBy.Mass, new(65), new(2.2)),
+                150,
+                new(
+                    [new("date-paste", new(320), new(0), [new ChopStep(ChopBy.Mash, new(1))]), new("walnut", new(110), new(0), [new ChopStep(ChopBy.Chop, new(2.5))])],
+                    [new SeasonStep("spice-ground", new(4))],
+                    new(0),
+                    LiquorToDough: false,
+                    new(ParcelShape.Envelope, new(55))))),
         }.ToDictionary(b => b.Name);
     }
+
+    private static BatchSpec Parcel(int pieces, DoughSpec dough, BallsSpec balls, double across, FillingSpec filling) => BatchSpec.Plain with
+    {
+        Start = StartSpec.Of(pieces),
+        Dough = dough,
+        Rest = RestSpec.CoveredFor(45),
+        Balls = balls,
+        Roll = new(new(across), new(12)),
+        Pan = new(new(200), "ghee", new(3), Colour.Gold),
+        Filling = filling,
+    };
 
     /// <summary>The same id for the same thing in every demo kitchen, so that links and pictures stay true.</summary>
     public static Guid Id(string kind, int number)

@@ -10,6 +10,10 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Kinds">For each place in a spec, the kinds of ingredient it takes.</param>
 /// <param name="Limits">For each number in a spec, its range.</param>
 /// <param name="Plain">What a new bread starts from.</param>
+/// <param name="PlainFilling">What a filling starts from.</param>
+/// <param name="WallSchools">Filling to dough: a spoonful, even, plenty.</param>
+/// <param name="MostParts">Parts of a filling.</param>
+/// <param name="MostFillingSteps">Steps of a part, or after joining.</param>
 /// <param name="Schools">What else it can start from.</param>
 /// <param name="LogLimits">For each number in a log entry, its range.</param>
 /// <param name="WantedLimits">For each figure of a bread that is wanted, its range.</param>
@@ -27,6 +31,10 @@ public sealed record LarderView(
     int MostCompared,
     IReadOnlyList<string> FoldSchools,
     BatchSpec Plain,
+    FillingSpec PlainFilling,
+    IReadOnlyList<Percent> WallSchools,
+    int MostParts,
+    int MostFillingSteps,
     IReadOnlyList<School> Schools,
     IReadOnlyList<Vessel> Vessels,
     Units Units);
@@ -61,10 +69,14 @@ public static class LarderEndpoints
         LogCheck.Limits,
         IngredientCheck.Limits,
         WantedLeaves.Limits,
-        SpecCheck.MostSteps,
+        StepCheck.MostSteps,
         Compare.Most,
         FoldPrograms.Ids,
         BatchSpec.Plain,
+        FillingSpec.Usual,
+        Parcel.Schools,
+        FillingCheck.MostParts,
+        FillingCheck.MostSteps,
         Schools.All,
         larder.Measuring.Own,
         pantry.Units());

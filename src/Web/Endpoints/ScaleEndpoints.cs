@@ -25,7 +25,12 @@ public static class ScaleEndpoints
     public static void MapScale(this RouteGroupBuilder scale)
     {
         scale.MapGet("", (IScale s) => new ScaleView(s is SimulatedScale, s.Tares)).WithName("scale");
-        scale.MapGet("readings", (IScale s, CancellationToken gone) => TypedResults.ServerSentEvents(Readings(s, gone)))
+        scale.MapGet("readings", (IScale s, HttpContext http, IHostApplicationLifetime life, CancellationToken gone) =>
+            {
+                // A stream has no end of its own: the server would wait for it before it stops.
+                http.Response.RegisterForDispose(life.ApplicationStopping.Register(http.Abort));
+                return TypedResults.ServerSentEvents(Readings(s, gone));
+            })
             .WithName("scaleReadings").WithSummary("Readings as server-sent events, ten a second.");
         scale.MapPost("tare", Tare).WithName("tareScale").Produces(204);
         scale.MapPost("stand-in", Play).WithName("playScale").Produces(204).WithSummary("Puts something on the stand-in, takes it off, pulls its plug.");

@@ -3,7 +3,7 @@ import { changes } from "./api/changes.svelte";
 import { api, refusalsOf } from "./api/client";
 import type { BatchSheet, BatchSpec, BatchView, BreadView, Refusal, Stage } from "./api/types";
 
-const usualStages: Stage[] = ["dough", "rest", "balls", "sheet", "fold", "roll", "pan"];
+const usualStages: Stage[] = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan"];
 
 type Keeping = "new" | "changed" | "keeping" | "kept" | "refused" | "unreachable";
 

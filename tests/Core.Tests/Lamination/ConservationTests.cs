@@ -33,7 +33,7 @@ public class ConservationTests
             double fat = 0, dust = 0, bits = 0;
             for (var i = 0; i < program.Length; i++)
             {
-                if (SpecCheck.Workable(program[i], piece, "") is not null)
+                if (StepCheck.Workable(program[i], piece, "") is not null)
                 {
                     continue;
                 }

@@ -66,7 +66,12 @@ public class SheetAndRollTests
     {
         var plan = Sheet(s => s with { Sheet = s.Sheet with { FatMass = new(30) } }, Breads.Half);
 
-        Assert.Equal(37.5, plan.The(NoteCode.TooMuchFat).Figure("fat"), 9);
+        var note = plan.The(NoteCode.TooMuchFat);
+        Assert.Equal(37.5, note.Figure("fat"), 9);
+        var mend = Assert.Single(note.Mends!);
+        Assert.Equal(80, mend.Figure("share"), 9);
+        Assert.Equal(24, mend.Sheet!.FatMass.Value, 9);
+        Assert.False(Sheet(s => s with { Sheet = mend.Sheet, Fold = mend.Fold! }, Breads.Half).Has(NoteCode.TooMuchFat));
     }
 
     [Fact]
@@ -75,7 +80,9 @@ public class SheetAndRollTests
         FoldStep[] many = [Breads.Letter, Breads.Ghee(2), Breads.Letter, Breads.Ghee(2), Breads.Letter, Breads.Ghee(2), Breads.Letter];
 
         Assert.True(Breads.Plan(many).Has(NoteCode.LeafSmeared));
-        Assert.True(Breads.Plan(Breads.Half).Has(NoteCode.LeafBready));
+        var wider = Assert.Single(Breads.Plan(Breads.Half).The(NoteCode.LeafBready).Mends!).Roll!;
+        Assert.True(wider.Diameter.Value > 180);
+        Assert.False(Sheet(s => s with { Roll = wider }, Breads.Half).Has(NoteCode.LeafBready));
         Assert.False(Breads.Plan(Breads.Letter, Breads.Ghee(2), Breads.Letter).Has(NoteCode.LeafBready));
     }
 

@@ -114,7 +114,7 @@ public class WindingTests
         var strip = Work(Rectangle(300, 200), Breads.MatRoll, Breads.RollTo(150));
 
         Assert.Equal((Outline.Block, true), (strip.Outline, strip.Flat));
-        Assert.Null(SpecCheck.Workable(Breads.Letter, strip, ""));
+        Assert.Null(StepCheck.Workable(Breads.Letter, strip, ""));
     }
 
     [Fact]

@@ -8,12 +8,13 @@ class Larder {
   private limits = $derived(
     new Map<string, Limit>([...(this.view?.limits ?? []), ...(this.view?.logLimits ?? [])].map((l) => [l.field, l])),
   );
-  private unitsSet = 0;
+  private unitsChosen: Units | null = null;
+  private unitsOnTheWay: Promise<void> | null = null;
   private itemLimits = $derived(new Map<string, Limit>((this.view?.itemLimits ?? []).map((l) => [l.field, l])));
 
   async fetch(): Promise<void> {
     const { data } = await api.GET("/api/larder");
-    this.view = data ?? this.view;
+    if (data) this.view = { ...data, units: this.unitsChosen ?? data.units };
   }
 
   /** The range of a field such as `fold.steps[2].mass`. */
@@ -32,15 +33,34 @@ class Larder {
     return (this.view?.ingredients ?? []).filter((i) => i.origin !== "gone" && kinds.includes(i.kind));
   }
 
-  /** Several presses in a row build on each other, whichever answer comes last. */
+  /**
+   * Several presses in a row build on each other: one is on its way at a time and the newest goes last, even when the page is left.
+   * Until the larder is back with them, no answer from before takes a choice away.
+   */
   async setUnits(change: Partial<Units>): Promise<void> {
     if (!this.view) return;
-    const mine = ++this.unitsSet;
-    const units = { ...this.view.units, ...change };
-    this.view = { ...this.view, units };
-    await api.PUT("/api/larder/units", { body: units });
-    if (mine === this.unitsSet) await this.fetch();
+    this.unitsChosen = { ...this.view.units, ...change };
+    this.view = { ...this.view, units: this.unitsChosen };
+    this.unitsOnTheWay ??= this.sendUnits();
+    await this.unitsOnTheWay;
   }
+
+  private async sendUnits(): Promise<void> {
+    addEventListener("pagehide", this.putUnits);
+    let sent;
+    do {
+      sent = this.unitsChosen;
+      await this.putUnits();
+      await this.fetch();
+    } while (sent !== this.unitsChosen);
+    removeEventListener("pagehide", this.putUnits);
+    this.unitsChosen = null;
+    this.unitsOnTheWay = null;
+  }
+
+  private putUnits = async (): Promise<void> => {
+    if (this.unitsChosen) await api.PUT("/api/larder/units", { body: this.unitsChosen, keepalive: true });
+  };
 }
 
 export const larder = new Larder();

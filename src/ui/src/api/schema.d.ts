@@ -558,6 +558,7 @@ export interface components {
             across: components["schemas"]["Millimetres"];
             /** @description Dough thickness of the finished round, raw. */
             roundThickness: components["schemas"]["Millimetres"];
+            cut: null | components["schemas"]["CutSheet"];
             tray: components["schemas"]["TraySheet"];
         };
         /** @description A ball, fixed by its mass or by the round it makes. Both figures are kept, so that switching loses neither. */
@@ -566,10 +567,12 @@ export interface components {
             mass: components["schemas"]["Grams"];
             /** @description Dough thickness of the finished round, raw. */
             thickness: components["schemas"]["Millimetres"];
-            /** @description Balls on the tray, in the order they were divided. */
+            /** @description What lies on the tray, in the order it was divided. */
             weighed?: null | number[];
             /** @description g */
             smallOne?: number;
+            into?: components["schemas"]["DivideInto"];
+            cutting?: null | components["schemas"]["CuttingSpec"];
         };
         BatchBody: {
             /** Format: uuid */
@@ -602,6 +605,7 @@ export interface components {
                 [key: string]: components["schemas"]["KitchenMeasure"];
             };
             notes: components["schemas"]["Note"][];
+            filling?: null | components["schemas"]["FillingSheet"];
         };
         /** @description What the cook decided, stage by stage. Everything else follows from it through Planner. */
         BatchSpec: {
@@ -614,6 +618,7 @@ export interface components {
             fold: components["schemas"]["FoldSpec"];
             roll: components["schemas"]["RollSpec"];
             pan: components["schemas"]["PanSpec"];
+            filling?: null | components["schemas"]["FillingSpec"];
         };
         BatchView: {
             /** Format: uuid */
@@ -671,6 +676,8 @@ export interface components {
         };
         /** @description °C */
         Celsius: number;
+        /** @enum {unknown} */
+        ChopBy: "chop" | "grate" | "mash";
         /**
          * @description How dark each face should be.
          * @enum {unknown}
@@ -703,7 +710,7 @@ export interface components {
          * @description Where the money goes.
          * @enum {unknown}
          */
-        CostPart: "flour" | "liquid" | "fat" | "salt" | "addition" | "inside" | "pan";
+        CostPart: "flour" | "liquid" | "fat" | "salt" | "addition" | "inside" | "filling" | "pan";
         /** @description What the batch costs, as far as the larder has prices. */
         CostSheet: {
             /** @description True when at least one thing has a price. */
@@ -719,8 +726,48 @@ export interface components {
          * @enum {unknown}
          */
         CupKind: "us" | "metric" | "legal";
+        /** @description All the dough as one sheet or log, cut. */
+        CutSheet: {
+            /** @description Length of the sheet along which it is cut, or of the log. */
+            whole: components["schemas"]["Millimetres"];
+            /** @description Width of one strip, or thickness of one slice. */
+            piece: components["schemas"]["Millimetres"];
+            /**
+             * Format: int32
+             * @description Logs no longer than a bench; 1 for a sheet.
+             */
+            logs: number;
+            /** @description Length of one of them. */
+            each: components["schemas"]["Millimetres"];
+            /**
+             * Format: int32
+             * @description Pieces of the fullest.
+             */
+            piecesOfEach: number;
+            /**
+             * Format: int32
+             * @description Of the knife.
+             */
+            cuts: number;
+            /** @description What a piece gains with each millimetre the knife is off. */
+            millimetre: components["schemas"]["Grams"];
+        };
+        CuttingSpec: {
+            /** @description Of the sheet that is cut in strips. */
+            sheetThickness: components["schemas"]["Millimetres"];
+            /** @description How long each strip is: the sheet's one side. */
+            stripLength: components["schemas"]["Millimetres"];
+            /** @description Of the log that is sliced. */
+            logAcross: components["schemas"]["Millimetres"];
+        };
         /** @description g/ml */
         Density: number;
+        /**
+         * @description How the dough becomes pieces.
+         * @default balls
+         * @enum {unknown}
+         */
+        DivideInto: "balls" | "pairs" | "strips" | "log";
         /**
          * @description Where a dough lies against what its flour drinks (models.md B).
          * @enum {unknown}
@@ -833,6 +880,255 @@ export interface components {
             firm: components["schemas"]["Percent"];
             soft: components["schemas"]["Percent"];
             sticky: components["schemas"]["Percent"];
+        };
+        /** @description Filling against pieces. */
+        FillingBalance: {
+            /** @description All of it. */
+            made: components["schemas"]["Grams"];
+            /** @description In one piece. */
+            each: components["schemas"]["Grams"];
+            /** @description For all pieces. */
+            needed: components["schemas"]["Grams"];
+            /** @description Left when every piece is filled; negative when it runs short. */
+            over: components["schemas"]["Grams"];
+            /**
+             * Format: int32
+             * @description Pieces it fills.
+             */
+            pieces: number;
+            /** @description Dough for as many, less bowl and hands. */
+            dough: components["schemas"]["Grams"];
+            /**
+             * Format: double
+             * @description Everything so many times makes it come out; nothing where no quantity does.
+             */
+            times: null | number;
+            /** @description Raw, for the pieces there are. */
+            buy: components["schemas"]["LaidMass"][];
+        };
+        /**
+         * @description How a filling behaves in the hand (models.md E).
+         * @enum {unknown}
+         */
+        FillingFeel: "crumbly" | "holds" | "rollInFlour" | "weeps";
+        FillingPart: {
+            id: string;
+            /** @description As it goes in, peeled and trimmed, for the whole batch. */
+            mass: components["schemas"]["Grams"];
+            /** @description Share of what was bought that peel and trimmings take. */
+            trim: components["schemas"]["Percent"];
+            steps: components["schemas"]["FillingStep"][];
+        };
+        /** @description A part from the raw thing to what is joined. */
+        FillingPartSheet: {
+            id: string;
+            /** @description As it goes in. */
+            start: components["schemas"]["FillingState"];
+            rows: components["schemas"]["FillingRow"][];
+            /** @description To buy for this, peel and trimmings included. */
+            buy: components["schemas"]["Grams"];
+        };
+        /** @description One line of the filling's ledger. */
+        FillingRow: {
+            /** @description Mass the step was expected to leave. */
+            planned: components["schemas"]["Grams"];
+            /** @description What there is after it, with the weight that was taken where one was. */
+            state: components["schemas"]["FillingState"];
+            /** @description Liquor that ran off: water with its share of salt and sugar. */
+            drained: components["schemas"]["Liquor"];
+            /** @description Water driven off. */
+            steam: components["schemas"]["Grams"];
+            /** @description Water taken up from outside. */
+            taken: components["schemas"]["Grams"];
+            /** @description What the step put in. */
+            added: components["schemas"]["Grams"];
+            /** @description Lost on board and hands, or found there when negative, as the weights tell. */
+            scrap: components["schemas"]["Grams"];
+            /** @description Of the step; what it takes to reach the weight asked for, where one is. */
+            time: components["schemas"]["Minutes"];
+        };
+        /** @description Salt counted once. */
+        FillingSalt: {
+            /** @description Put in by any step or part. */
+            added: components["schemas"]["Grams"];
+            /** @description Gone with the liquor. */
+            left: components["schemas"]["Grams"];
+            /** @description In the finished filling. */
+            stayed: components["schemas"]["Grams"];
+            share: components["schemas"]["Percent"];
+            /** @description Wanting to the salt asked for; negative when there is more than that. */
+            toAdd: components["schemas"]["Grams"];
+            /** @description What most find right, percent of the filling. */
+            good: components["schemas"]["RangeOfPercent"];
+        };
+        FillingSheet: {
+            parts: components["schemas"]["FillingPartSheet"][];
+            /** @description What the parts make once they are joined, before the steps that follow. */
+            together: components["schemas"]["FillingState"];
+            rows: components["schemas"]["FillingRow"][];
+            /** @description As it goes into the dough. */
+            end: components["schemas"]["FillingState"];
+            freeShare: components["schemas"]["Percent"];
+            feel: components["schemas"]["FillingFeel"];
+            /** @description Free water, percent of mass, from which it holds, wants flour outside, weeps. */
+            feelFrom: number[];
+            salt: components["schemas"]["FillingSalt"];
+            liquor: components["schemas"]["LiquorSheet"];
+            balance: components["schemas"]["FillingBalance"];
+            parcel: components["schemas"]["ParcelSheet"];
+        };
+        /** @description What goes into a stuffed bread: parts that are made ready each for itself, then worked together. */
+        FillingSpec: {
+            parts: components["schemas"]["FillingPart"][];
+            /** @description Steps after the parts are joined. */
+            together: components["schemas"]["FillingStep"][];
+            /** @description Salt in the finished filling, percent of its mass. */
+            saltWanted: components["schemas"]["Percent"];
+            /** @description Whether what was drained goes into the dough as a liquid, with its salt. */
+            liquorToDough: boolean;
+            wall: components["schemas"]["WallSpec"];
+        };
+        /** @description What a filling is made of at one moment. */
+        FillingState: {
+            water: components["schemas"]["Grams"];
+            /** @description Of the water, what salt has drawn and nothing has taken away yet. */
+            loose: components["schemas"]["Grams"];
+            salt: components["schemas"]["Grams"];
+            fat: components["schemas"]["Grams"];
+            sugar: components["schemas"]["Grams"];
+            /** @description Solids that are neither salt, fat nor sugar. */
+            other: components["schemas"]["Grams"];
+            /** @description Water its solids and binders hold (models.md E). */
+            holds: components["schemas"]["Grams"];
+            /** @description Of its biggest bits. */
+            grain: components["schemas"]["Millimetres"];
+            temperature: components["schemas"]["Celsius"];
+            solids: components["schemas"]["Grams"];
+            mass: components["schemas"]["Grams"];
+            /** @description Water nothing holds; negative when it could hold more. */
+            free: components["schemas"]["Grams"];
+            /** @description Free water, percent of mass. */
+            freeShare: components["schemas"]["Percent"];
+            saltShare: components["schemas"]["Percent"];
+            sugarShare: components["schemas"]["Percent"];
+            density: components["schemas"]["Density"];
+        };
+        /** @description One step of a filling. Where it was weighed, the weight overrules the estimate and everything after it follows. */
+        FillingStep: components["schemas"]["FillingStepChopStep"] | components["schemas"]["FillingStepSaltStep"] | components["schemas"]["FillingStepSqueezeStep"] | components["schemas"]["FillingStepBlanchStep"] | components["schemas"]["FillingStepBoilStep"] | components["schemas"]["FillingStepSoakStep"] | components["schemas"]["FillingStepPressureStep"] | components["schemas"]["FillingStepSauteStep"] | components["schemas"]["FillingStepSweetenStep"] | components["schemas"]["FillingStepCoolStep"] | components["schemas"]["FillingStepBindStep"] | components["schemas"]["FillingStepSeasonStep"] | components["schemas"]["FillingStepMoistenStep"];
+        /** @description Something dry that drinks what is free. */
+        FillingStepBindStep: {
+            /** @enum {string} */
+            kind: "bind";
+            binder: string;
+            mass: components["schemas"]["Grams"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        FillingStepBlanchStep: {
+            /** @enum {string} */
+            kind: "blanch";
+            time: components["schemas"]["Minutes"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        FillingStepBoilStep: {
+            /** @enum {string} */
+            kind: "boil";
+            time: components["schemas"]["Minutes"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        FillingStepChopStep: {
+            /** @enum {string} */
+            kind: "chop";
+            by: components["schemas"]["ChopBy"];
+            /** @description How big the biggest bits are. */
+            grain: components["schemas"]["Millimetres"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        /** @description Spread on a tray. */
+        FillingStepCoolStep: {
+            /** @enum {string} */
+            kind: "cool";
+            time: components["schemas"]["Minutes"];
+            place: components["schemas"]["RestPlace"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        /** @description Something wet or fat for a filling that crumbles. */
+        FillingStepMoistenStep: {
+            /** @enum {string} */
+            kind: "moisten";
+            item: string;
+            mass: components["schemas"]["Grams"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        FillingStepPressureStep: {
+            /** @enum {string} */
+            kind: "pressure";
+            time: components["schemas"]["Minutes"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        /** @description Salted and left to let its water go; the water lies loose until it is drained or squeezed out. */
+        FillingStepSaltStep: {
+            /** @enum {string} */
+            kind: "salt";
+            salt: string;
+            /** @description Percent of what is salted. */
+            share: components["schemas"]["Percent"];
+            time: components["schemas"]["Minutes"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        /** @description Stirred in an open pan, which drives water off. */
+        FillingStepSauteStep: {
+            /** @enum {string} */
+            kind: "saute";
+            time: components["schemas"]["Minutes"];
+            /** @description Across. */
+            pan: components["schemas"]["Millimetres"];
+            fat: string;
+            fatMass: components["schemas"]["Grams"];
+            /** @description g */
+            to?: number;
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        FillingStepSeasonStep: {
+            /** @enum {string} */
+            kind: "season";
+            item: string;
+            mass: components["schemas"]["Grams"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        FillingStepSoakStep: {
+            /** @enum {string} */
+            kind: "soak";
+            time: components["schemas"]["Minutes"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        FillingStepSqueezeStep: {
+            /** @enum {string} */
+            kind: "squeeze";
+            by: components["schemas"]["SqueezeBy"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
+        };
+        /** @description Sugar melted into it and stirred until it leaves the side of the pan. */
+        FillingStepSweetenStep: {
+            /** @enum {string} */
+            kind: "sweeten";
+            sugar: string;
+            mass: components["schemas"]["Grams"];
+            time: components["schemas"]["Minutes"];
+            pan: components["schemas"]["Millimetres"];
+            before?: null | components["schemas"]["Grams"];
+            after?: null | components["schemas"]["Grams"];
         };
         FirstSheet: {
             diameter: components["schemas"]["Millimetres"];
@@ -1291,6 +1587,20 @@ export interface components {
             foldSchools: string[];
             /** @description What a new bread starts from. */
             plain: components["schemas"]["BatchSpec"];
+            /** @description What a filling starts from. */
+            plainFilling: components["schemas"]["FillingSpec"];
+            /** @description Filling to dough: a spoonful, even, plenty. */
+            wallSchools: number[];
+            /**
+             * Format: int32
+             * @description Parts of a filling.
+             */
+            mostParts: number;
+            /**
+             * Format: int32
+             * @description Steps of a part, or after joining.
+             */
+            mostFillingSteps: number;
             /** @description What else it can start from. */
             schools: components["schemas"]["School"][];
             vessels: components["schemas"]["Vessel"][];
@@ -1314,6 +1624,21 @@ export interface components {
             amount: components["schemas"]["Amount"];
             /** @description % */
             water?: number;
+        };
+        /** @description What runs off a filling. */
+        Liquor: {
+            water: components["schemas"]["Grams"];
+            salt: components["schemas"]["Grams"];
+            sugar: components["schemas"]["Grams"];
+            mass: components["schemas"]["Grams"];
+        };
+        /** @description What was drained. */
+        LiquorSheet: {
+            mass: components["schemas"]["Grams"];
+            /** @description Of it, what the dough takes. */
+            used: components["schemas"]["Grams"];
+            /** @description Percent of its mass. */
+            saltShare: components["schemas"]["Percent"];
         };
         /** @description mg/cm² */
         Load: number;
@@ -1369,9 +1694,11 @@ export interface components {
             sheet?: null | components["schemas"]["SheetSpec"];
             fold?: null | components["schemas"]["FoldSpec"];
             roll?: null | components["schemas"]["RollSpec"];
+            filling?: null | components["schemas"]["FillingSpec"];
+            item?: null | string;
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -1420,7 +1747,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
         /**
          * @description Where a line of the larder comes from.
          * @enum {unknown}
@@ -1458,6 +1785,52 @@ export interface components {
             /** @description Fat on each face, per piece. */
             fatPerSide: components["schemas"]["Grams"];
             colour: components["schemas"]["Colour"];
+        };
+        /**
+         * @description How dough and filling become one piece.
+         * @enum {unknown}
+         */
+        ParcelShape: "gathered" | "halfMoon" | "envelope" | "twoDiscs" | "laminated" | "coil";
+        /** @description One piece, stuffed, at the last diameter. */
+        ParcelSheet: {
+            shape: components["schemas"]["ParcelShape"];
+            across: components["schemas"]["Millimetres"];
+            wide: components["schemas"]["Millimetres"];
+            /** @description Seen from above. */
+            area: components["schemas"]["SquareCentimetres"];
+            /** @description Dough over and under the filling; for a coil, one leaf. */
+            wall: components["schemas"]["Millimetres"];
+            /** @description The filling between; for a coil, one layer of it. */
+            layer: components["schemas"]["Millimetres"];
+            /**
+             * Format: int32
+             * @description Layers of filling through the thickness.
+             */
+            layers: number;
+            thickness: components["schemas"]["Millimetres"];
+            /** @description Thinner tears (models.md E). */
+            wallLeast: components["schemas"]["Millimetres"];
+            gathered: null | components["schemas"]["Millimetres"];
+            disc: null | components["schemas"]["Millimetres"];
+            dough: components["schemas"]["Grams"];
+            /** @description In one piece. */
+            filling: components["schemas"]["Grams"];
+            /** @description The most filling this wall bears, percent of dough. */
+            mostShare: components["schemas"]["Percent"];
+            /** @description The widest round this wall bears. */
+            widestRound: components["schemas"]["Millimetres"];
+            /**
+             * Format: double
+             * @description Biggest bits over wall.
+             */
+            lumpPerWall: number;
+            /**
+             * Format: double
+             * @description Risk, 0 to 100.
+             */
+            tear: number;
+            risk: components["schemas"]["TearRisk"];
+            terms: components["schemas"]["TearTerm"][];
         };
         /**
          * @description Which line of the dough a portion stands for.
@@ -1620,7 +1993,7 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "together" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
+        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
         /**
          * @description What ends a rest.
          * @enum {unknown}
@@ -1775,12 +2148,24 @@ export interface components {
              * @description Windings of a rope across the radius; nothing without.
              */
             windings: null | number;
+            filling?: null | components["schemas"]["SectionFilling"];
         };
         /** @description A contact as it is drawn. */
         SectionContact: {
             film: components["schemas"]["Micrometres"];
             dust: components["schemas"]["Load"];
             state: components["schemas"]["ContactState"];
+        };
+        /** @description Filling between leaves, as it is drawn. */
+        SectionFilling: {
+            /** @description Contacts it lies in, counted from the bottom. */
+            at: number[];
+            /** @description Of one layer. */
+            thickness: components["schemas"]["Millimetres"];
+            grain: components["schemas"]["Millimetres"];
+            /** @description Dough without filling at the edge. */
+            rim: components["schemas"]["Millimetres"];
+            feel: components["schemas"]["FillingFeel"];
         };
         /** @description Rings of a bread whose leaves stand upright, from the middle to the rim. */
         SectionRings: {
@@ -1805,6 +2190,8 @@ export interface components {
         };
         /** @description cm² */
         SquareCentimetres: number;
+        /** @enum {unknown} */
+        SqueezeBy: "drain" | "hand" | "cloth";
         SseItemOfScaleReading: {
             data?: components["schemas"]["ScaleReading"];
             eventType?: null | string;
@@ -1812,7 +2199,7 @@ export interface components {
             reconnectionInterval?: null | string;
         };
         /** @enum {unknown} */
-        Stage: "dough" | "rest" | "balls" | "sheet" | "fold" | "roll" | "pan";
+        Stage: "dough" | "rest" | "balls" | "sheet" | "fold" | "filling" | "roll" | "pan";
         /** @description Something done to the stand-in. One of them at a time. */
         StandInBody: {
             /** @description g */
@@ -1833,7 +2220,7 @@ export interface components {
             pieces: number;
             /** @description One ball, or ladleful, as planned. */
             ball: components["schemas"]["Grams"];
-            /** @description Of the round that ball makes. */
+            /** @description Of the round that ball makes, with its filling. */
             thickness: components["schemas"]["Millimetres"];
             ladle: components["schemas"]["Millilitres"];
             flour: components["schemas"]["Grams"];
@@ -1900,6 +2287,21 @@ export interface components {
             /** @description The piece cut through where it is fullest. */
             section: components["schemas"]["Section"];
         };
+        /**
+         * @description Why a wall may tear.
+         * @enum {unknown}
+         */
+        TearCause: "thinWall" | "freeWater" | "lumps" | "warm" | "tightGather";
+        /** @enum {unknown} */
+        TearRisk: "low" | "some" | "likely";
+        TearTerm: {
+            cause: components["schemas"]["TearCause"];
+            /**
+             * Format: double
+             * @description Of the risk, 0 to 100 in all.
+             */
+            points: number;
+        };
         /** @description What the pan really was and took. */
         Timed: {
             pan: null | components["schemas"]["Celsius"];
@@ -1916,13 +2318,18 @@ export interface components {
             correction: components["schemas"]["Grams"];
             /** @description The child's. */
             small: boolean;
+            /**
+             * Format: int32
+             * @description Pieces it becomes.
+             */
+            pieces: number;
             /** @description As a sphere. */
             across: components["schemas"]["Millimetres"];
         };
         /** @description The dough as it is being divided. */
         TraySheet: {
             balls: components["schemas"]["TrayBall"][];
-            /** @description What each ball should weigh: the whole dough, less the small one, over the others. */
+            /** @description What each ball should weigh: the whole dough, less the small one, over the others; twice that for pairs. */
             each: components["schemas"]["Grams"];
             /**
              * Format: int32
@@ -1975,6 +2382,11 @@ export interface components {
             item: string;
             fill: components["schemas"]["PowderFill"];
             mass: components["schemas"]["Grams"];
+        };
+        WallSpec: {
+            shape: components["schemas"]["ParcelShape"];
+            /** @description Filling, percent of the dough round it. */
+            share: components["schemas"]["Percent"];
         };
         /** @description The bread wanted: about so many leaves of about this thickness in this round. */
         WantedLeaves: {

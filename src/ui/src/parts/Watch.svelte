@@ -23,9 +23,10 @@
   function apply(mend: Mend) {
     const spec = batch.spec;
     if (!spec) return;
-    const before = $state.snapshot({ sheet: spec.sheet, fold: spec.fold, roll: spec.roll });
-    const { sheet, fold, roll } = mend;
-    batch.change(() => Object.assign(spec, { ...(sheet && { sheet }), ...(fold && { fold }), ...(roll && { roll }) }));
+    const { sheet, fold, roll, filling } = spec;
+    const before = $state.snapshot({ sheet, fold, roll, filling });
+    const parts = { sheet: mend.sheet, fold: mend.fold, roll: mend.roll, filling: mend.filling };
+    batch.change(() => Object.assign(spec, Object.fromEntries(Object.entries(parts).filter(([, part]) => part))));
     toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
   }
 

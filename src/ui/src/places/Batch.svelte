@@ -14,6 +14,7 @@
   import Dough from "../stages/Dough.svelte";
   import Ladle from "../stages/Ladle.svelte";
   import Rest from "../stages/Rest.svelte";
+  import Filling from "../stages/Filling.svelte";
   import Fold from "../stages/Fold.svelte";
   import DoughFeel from "../stages/dough/Feel.svelte";
   import Pan from "../stages/Pan.svelte";
@@ -27,15 +28,15 @@
 
   let { params }: { params?: { id?: string } } = $props();
 
-  const benches = { dough: Dough, rest: Rest, balls: Balls, sheet: Sheet, fold: Fold, roll: Roll, pan: Pan };
-  const tints = ["#f7ecd4", "#f4e7ca", "#f1e2bf", "#eacf9c", "#e2c68f", "#d9b578", "#cfa066"];
+  const benches = { dough: Dough, rest: Rest, balls: Balls, sheet: Sheet, fold: Fold, filling: Filling, roll: Roll, pan: Pan };
+  const tints = ["#f7ecd4", "#f4e7ca", "#f1e2bf", "#eacf9c", "#e2c68f", "#dcbb80", "#d5ad6e", "#cfa066"];
   const narrow = new MediaQuery("(max-width: 1023px)");
   const sheet = $derived(batch.sheet);
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
   const stages = $derived(batch.stages);
   // The dough's ledger wants the room; the bread is drawn lower there.
   const sectionHeight = $derived(
-    narrow.current || batch.open === "dough" || batch.wide ? 76 : ["fold", "roll"].includes(batch.open) ? 116 : 150,
+    narrow.current || batch.open === "dough" || batch.wide ? 76 : ["fold", "filling", "roll"].includes(batch.open) ? 116 : 150,
   );
   // While the fold bench shows one step, so does the section.
   const shown = $derived(batch.shown === null ? null : (sheet?.fold.steps[batch.shown] ?? null));
@@ -174,9 +175,15 @@
                 {m.step_at({ number: (batch.shown ?? 0) + 1 })}
               {:else}
                 <span>
-                  {#if sheet.fold.rings?.onEdge}{m.rings_count({ count: number(sheet.fold.rings.count, 0) })}{:else}{leaves(
-                      sheet.fold.effective,
-                    )}{/if}{#if sheet.fold.fused}, <span class="text-chilli">{m.welded({ count: sheet.fold.fused })}</span
+                  {#if sheet.filling}{m.section_wall({
+                      wall: amount(sheet.filling.parcel.wall, "mm"),
+                      layer: amount(sheet.filling.parcel.layer, "mm"),
+                    })}{#if sheet.stages.includes("fold")},
+                    {/if}{/if}
+                  {#if sheet.filling && !sheet.stages.includes("fold")}{:else if sheet.fold.rings?.onEdge}{m.rings_count({
+                      count: number(sheet.fold.rings.count, 0),
+                    })}{:else}{leaves(sheet.fold.effective)}{/if}{#if sheet.fold.fused}, <span class="text-chilli"
+                      >{m.welded({ count: sheet.fold.fused })}</span
                     >{/if}{#if sheet.fold.patchy}, <span class="text-ghee-deep">{m.patchy({ count: sheet.fold.patchy })}</span>{/if}
                 </span>
               {/if}

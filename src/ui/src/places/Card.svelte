@@ -1,13 +1,14 @@
 <script lang="ts">
   import Printer from "@lucide/svelte/icons/printer";
-  import type { BatchSheet, FoldStep } from "../api/types";
+  import type { BatchSheet, FillingStep, FoldStep } from "../api/types";
   import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Section from "../section/Section.svelte";
-  import { pours } from "../words/figures";
-  import { amount, clock, day, leaves, measured, number } from "../words/format";
+  import { captionOf } from "../stages/filling/steps";
+  import { madeOf, pours } from "../words/figures";
+  import { amount, clock, day, measured, number } from "../words/format";
   import { stepItems, stepWords } from "../words/mixing";
-  import { allergenName, colourName, pressName, shortName, stepName } from "../words/names";
+  import { allergenName, colourName, fillingStepName, parcelName, pressName, shortName, stepName } from "../words/names";
 
   const here = batch.recover();
   const spec = $derived(batch.spec);
@@ -15,7 +16,7 @@
   const lots = $derived(sheet?.dough.lots.count ?? 1);
 
   /** Fat, flour and seeds laid on and between the leaves, for one ball. */
-  const laid = () => (sheet && !pours(sheet) ? sheet.fold.laid : []);
+  const laid = () => (sheet?.stages.includes("fold") ? sheet.fold.laid : []);
 
   const low = (id: string) => shortName(id).toLowerCase();
 
@@ -63,6 +64,20 @@
     }
   }
 
+  const fillingStep = (step: FillingStep) => `${fillingStepName[step.kind]().toLowerCase()} (${captionOf(step)})`;
+
+  function fillingSteps(plan: BatchSheet): string[] {
+    if (!spec?.filling || !plan.filling) return [];
+    const { parts, together, wall } = spec.filling;
+    return [
+      ...parts.map((p) =>
+        m.card_part({ item: shortName(p.id), mass: amount(p.mass, "g"), steps: p.steps.map(fillingStep).join(", ") || m.card_as_it_is() }),
+      ),
+      ...(together.length ? [m.card_together({ steps: together.map(fillingStep).join(", ") })] : []),
+      m.card_wrap({ mass: amount(plan.filling.parcel.filling, "g"), shape: parcelName[wall.shape]().toLowerCase() }),
+    ];
+  }
+
   function steps(plan: BatchSheet): string[] {
     if (!spec) return [];
     const how = [
@@ -102,7 +117,20 @@
         least: amount(plan.balls.lightest, "g"),
         most: amount(plan.balls.heaviest, "g"),
       }),
-      m.card_ball_rest({ time: amount(spec.sheet.rest, "min") }),
+      ...(plan.stages.includes("sheet") ? [m.card_ball_rest({ time: amount(spec.sheet.rest, "min") }), ...sheetSteps(plan)] : []),
+      ...fillingSteps(plan),
+      (spec.roll.by === "hand" ? m.card_roll_hand : m.card_roll)({
+        rest: amount(spec.roll.rest, "min"),
+        across: amount(plan.roll.rollTo, "mm"),
+        settled: amount(plan.roll.diameter, "mm"),
+      }),
+      pan,
+    ];
+  }
+
+  function sheetSteps(plan: BatchSheet): string[] {
+    if (!spec) return [];
+    return [
       m.card_sheet({
         across:
           spec.sheet.width == null
@@ -117,12 +145,6 @@
         ? [m.card_sheet_dust({ mass: amount(spec.sheet.dustMass, "g"), item: shortName(spec.sheet.dust).toLowerCase() })]
         : []),
       ...(spec.fold.steps.length ? [spec.fold.steps.map(foldWords).join(" ")] : []),
-      (spec.roll.by === "hand" ? m.card_roll_hand : m.card_roll)({
-        rest: amount(spec.roll.rest, "min"),
-        across: amount(plan.roll.rollTo, "mm"),
-        settled: amount(plan.roll.diameter, "mm"),
-      }),
-      pan,
     ];
   }
 </script>
@@ -137,7 +159,8 @@
       <header class="flex flex-wrap items-baseline gap-x-4 border-b-2 border-rim pb-1">
         <h1 class="text-title leading-tight font-bold">{batch.name}</h1>
         <p>
-          {m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })} · {amount(sheet.roll.across, "mm")} · {leaves(
+          {m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })} · {amount(sheet.roll.across, "mm")} · {madeOf(
+            sheet.section,
             sheet.fold.effective,
           )}
         </p>
@@ -154,6 +177,13 @@
               <td class="ps-3">{measured(p.measure)}</td>
               <td class="text-end text-mute">{amount(p.share, "%")}</td>
               {#if lots > 1}<td class="text-end text-mute">{m.card_all()} {amount(p.mass, "g")}</td>{/if}
+            </tr>
+          {/each}
+          {#each sheet.filling?.parts ?? [] as p, i (i)}
+            <tr class="border-b border-line">
+              <th class="py-0.5 text-start font-normal">{shortName(p.id)}, {m.stage_filling().toLowerCase()}</th>
+              <td class="text-end font-head text-[16px] font-bold">{amount(p.start.mass, "g")}</td>
+              <td class="ps-3 text-mute" colspan="3">{amount(p.buy, "g")} {m.raw_weight()}</td>
             </tr>
           {/each}
           {#each laid() as l, i (i)}

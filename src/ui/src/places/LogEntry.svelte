@@ -3,8 +3,9 @@
   import { api, refusalsOf } from "../api/client";
   import type { LogView, Outcome, Refusal } from "../api/types";
   import { m } from "../paraglide/messages";
+  import { madeOf } from "../words/figures";
   import Section from "../section/Section.svelte";
-  import { fromLocal, leaves, toLocal } from "../words/format";
+  import { fromLocal, toLocal } from "../words/format";
   import { say } from "../words/refusals";
   import Actual from "./Actual.svelte";
   import Scale from "./Scale.svelte";
@@ -118,7 +119,7 @@
     <div class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-3 sm:px-[22px]">
       <div class="flex flex-wrap items-baseline gap-x-3.5">
         <h2 class="text-title leading-tight font-bold tracking-tight">{name}</h2>
-        {#if glance}<p class="text-mute">{leaves(glance.leaves)}</p>{/if}
+        {#if glance}<p class="text-mute">{madeOf(glance.section, glance.leaves)}</p>{/if}
         <span class="flex-1"></span>
         <input
           class="field"

@@ -11,9 +11,10 @@
   import type { BatchView, BreadView } from "../api/types";
   import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
+  import { madeOf } from "../words/figures";
   import Section from "../section/Section.svelte";
   import { toaster } from "../toast.svelte";
-  import { amount, clock, day, leaves } from "../words/format";
+  import { amount, clock, day } from "../words/format";
   import EditBread from "./shelf/EditBread.svelte";
   import NewBread from "./shelf/NewBread.svelte";
   import ScaleBread from "./shelf/ScaleBread.svelte";
@@ -141,7 +142,7 @@
             <p class="mt-0.5 flex flex-wrap gap-x-4 text-[14px]">
               <b>{m.count_times({ count: glance.pieces, mass: amount(glance.ball, "g") })}</b>
               <span>{amount(glance.across, "mm")}</span>
-              <span>{leaves(glance.leaves)}</span>
+              <span>{madeOf(glance.section, glance.leaves)}</span>
               {#if glance.fused}<span class="font-semibold text-chilli">▲ {m.welded({ count: glance.fused })}</span>{/if}
             </p>
           {:else}<p class="refusal mt-auto">{m.cannot_be_worked()}</p>{/if}

@@ -31,8 +31,7 @@
   const px = $derived(side / size);
   const fill: Record<Dressing, string> = { bare: "#efdcb4", fat: "#f2cd74", dust: "#f5ead2", fatAndDust: "#f4d68c" };
 
-  const points = (of: number[]) =>
-    of.reduce<string[]>((all, v, i) => (i % 2 ? [...all.slice(0, -1), `${all.at(-1)} ${-v}`] : [...all, String(v)]), []).join(",");
+  const points = (of: number[]) => of.map((v, i) => (i % 2 ? -v : v)).join(" ");
   const round = $derived(outline === "coil" || outline === "cone" || outline === "upright" || outline === "round");
   const spiral = $derived.by(() => {
     const turns = outline === "cone" ? 4 : Math.min(rings, MOST_RINGS);

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Section } from "../api/types";
   import { m } from "../paraglide/messages";
-  import { leaves as leafWords } from "../words/format";
-  import { draw } from "./geometry";
+  import { amount, leaves as leafWords } from "../words/format";
+  import { draw, FINE } from "./geometry";
 
   interface Props {
     section: Section;
@@ -21,6 +21,7 @@
   const label = $derived(
     [
       section.rings ? m.rings_count({ count: section.rings.each.length }) : leafWords(section.leaves.length),
+      section.filling ? m.filling_layer({ thickness: amount(section.filling.thickness, "mm") }) : "",
       fused ? m.welded({ count: fused }) : "",
       patchy ? m.patchy({ count: patchy }) : "",
     ]
@@ -38,7 +39,7 @@
     settled = now - changedAt > SETTLED_MS;
     changedAt = now;
   });
-  const melts = $derived(settled && section.leaves.length + contacts.length <= 120);
+  const melts = $derived(settled && section.leaves.length + contacts.length <= FINE);
 
   export const taller = () => drawing?.taller ?? 0;
 </script>
@@ -46,6 +47,7 @@
 <div bind:clientWidth={width} style:height="{height}px" class="w-full" data-testid="section">
   {#if drawing}
     <svg {width} {height} role="img" aria-label={m.section_of({ what: label })} class:melts>
+      {#if section.filling}<path d={drawing.crust} style:fill={tints[0]} />{/if}
       {#each drawing.leaves as leaf, i (i)}<path d={leaf} fill={tints[i % 3]} data-leaf />{/each}
       {#each drawing.contacts as contact, i (i)}
         {@const { state, fat, dust } = contact}
@@ -63,6 +65,8 @@
           {#if fat && dust && contact.width >= 2}<path d={contact.path} class="flour" stroke-width="1.2" stroke-dasharray="1 5" />{/if}
         {/if}
       {/each}
+      {#each drawing.fillings as filling, i (i)}<path d={filling} class="filling" data-filling />{/each}
+      {#if drawing.lumps}<path d={drawing.lumps} class="lumps" />{/if}
       {#if drawing.windings}<path d={drawing.windings} class="crust" stroke-width="1.2" stroke-dasharray="6 5" data-windings />{/if}
       <path d={drawing.crust} class="crust" stroke-width={small ? 1.6 : 2.4} />
     </svg>
@@ -72,6 +76,12 @@
 <style>
   path:not([data-leaf]) {
     fill: none;
+  }
+  path.filling {
+    fill: #a9bd78;
+  }
+  path.lumps {
+    fill: #86a052;
   }
   .melts path {
     transition: d 160ms ease-out;

@@ -4,6 +4,9 @@ import type { ContactState, Section } from "../api/types";
 const POINTS = 84;
 const AT_RIM = 14;
 
+/** More lines than this are hair-thin: they are drawn straight and with one brush for all that look alike. */
+export const FINE = 120;
+
 export interface DrawnContact {
   state: ContactState;
   fat: boolean;
@@ -14,9 +17,12 @@ export interface DrawnContact {
 }
 
 export interface Drawing {
-  /** One closed path a leaf, from the bottom up. */
+  /** One closed path a leaf, from the bottom up; every third leaf in one path where they are many. */
   leaves: string[];
   contacts: DrawnContact[];
+  /** Each layer of filling as one path, and all its bits as another. */
+  fillings: string[];
+  lumps: string;
   /** Where the windings of a rope touch, as one path. */
   windings: string;
   crust: string;
@@ -40,8 +46,11 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
   const long = perMillimetre * section.across;
   const rim = Math.min(Math.max(stack * scale * 0.45, 8), 30);
   const least = Math.min(...section.leaves) * scale;
-  const wave = Math.min(2.2, least * 0.3, stack * scale * 0.04);
+  const fine = section.leaves.length + section.contacts.length > FINE;
+  const wave = fine ? 0 : Math.min(2.2, least * 0.3, stack * scale * 0.04);
 
+  const filling = section.filling;
+  const filled = new Set(filling?.at);
   // Height of every boundary above the bottom: leaf i lies between bounds[2i] and bounds[2i + 1], a film between leaves.
   const bounds: number[] = [];
   let height = section.bottomFilm / 1000;
@@ -49,7 +58,7 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
     bounds.push(height);
     height += leaf;
     bounds.push(height);
-    height += (section.contacts[i]?.film ?? 0) / 1000;
+    height += (section.contacts[i]?.film ?? 0) / 1000 + (filled.has(i) ? filling!.thickness : 0);
   });
 
   const xs = Array.from({ length: POINTS }, (_, i) => {
@@ -64,17 +73,24 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
     return edge >= 1 ? 1 : 0.12 + 0.88 * Math.sqrt(Math.max(1 - (1 - edge) ** 2, 0));
   });
   const y = (bound: number, k: number, i: number) => {
+    const flat = base - (middle + (bound - middle) * (squeeze[i] ?? 1)) * scale;
+    if (!wave) return flat;
     const x = xs[i] ?? 0;
-    const bend = Math.sin(x / 61 + k * 1.9) * wave + Math.sin(x / 23 + k * 0.7) * wave * 0.5;
-    return base - (middle + (bound - middle) * (squeeze[i] ?? 1)) * scale + bend;
+    return flat + Math.sin(x / 61 + k * 1.9) * wave + Math.sin(x / 23 + k * 0.7) * wave * 0.5;
   };
+  // What does not wave is straight between the rims; what is hair-thin needs few points there.
+  const places = [...xs.keys()].filter((i) => !fine || (Math.min(i, POINTS - 1 - i) <= AT_RIM && Math.min(i, POINTS - 1 - i) % 4 === 0));
+  const forwards = places.map((i) => [i, `${tenth(xs[i] ?? 0)} `] as const);
+  const backwards = forwards.toReversed();
   const line = (bound: number, k: number, reverse = false) => {
-    const points = xs.map((x, i) => `${x.toFixed(1)} ${y(bound, k, i).toFixed(1)}`);
-    return (reverse ? points.reverse() : points).join("L");
+    let path = "";
+    for (const [i, x] of reverse ? backwards : forwards) path += (path && "L") + x + tenth(y(bound, k, i));
+    return path;
   };
   // Both faces of a film bend together, so that no film is drawn thicker than it is.
   const leaves = section.leaves.map((_, i) => `M${line(bounds[2 * i] ?? 0, i)}L${line(bounds[2 * i + 1] ?? 0, i + 1, true)}Z`);
-  const contacts = section.contacts.map((contact, i) => {
+  const contacts = section.contacts.flatMap((contact, i) => {
+    if (filled.has(i)) return [];
     const middleOfFilm = ((bounds[2 * i + 1] ?? 0) + (bounds[2 * i + 2] ?? 0)) / 2;
     return {
       state: contact.state,
@@ -86,12 +102,45 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
     };
   });
 
+  // Filling lies between its walls and ends before the edge, where dough meets dough.
+  const seam = filling ? Math.max(filling.rim * perMillimetre, rim * 0.6) : 0;
+  const within = forwards.filter(([i]) => (xs[i] ?? 0) >= 2 + seam && (xs[i] ?? 0) <= long + 2 - seam);
+  const fillings = [...filled].map((i) => {
+    const [low, high] = [bounds[2 * i + 1] ?? 0, bounds[2 * i + 2] ?? 0];
+    const along = (bound: number, k: number, places: typeof within) => places.map(([at, x]) => x + tenth(y(bound, k, at))).join("L");
+    // Rounded where it ends.
+    const [first, last] = [within[0]?.[0] ?? 0, within.at(-1)?.[0] ?? 0];
+    const half = ((y(low, i + 1, first) - y(high, i + 1, first)) / 2) * 0.9;
+    const cap = (at: number, out: number) => `${tenth((xs[at] ?? 0) + out)} ${tenth((y(low, i + 1, at) + y(high, i + 1, at)) / 2)}`;
+    const end = (at: number) => `${tenth(xs[at] ?? 0)} ${tenth(y(high, i + 1, at))}`;
+    const start = (at: number) => `${tenth(xs[at] ?? 0)} ${tenth(y(low, i + 1, at))}`;
+    const out = Math.min(half * 2, seam * 0.8);
+    return `M${along(low, i + 1, within)}Q${cap(last, out)} ${end(last)}L${along(high, i + 1, within.toReversed())}Q${cap(first, -out)} ${start(first)}Z`;
+  });
+  // Bits lie where chance puts them, the same at every look.
+  const lumps = [...filled]
+    .flatMap((i) => {
+      const [low, high] = [bounds[2 * i + 1] ?? 0, bounds[2 * i + 2] ?? 0];
+      const tall = Math.min(filling!.grain, (high - low) * 0.96);
+      const wide = filling!.grain * perMillimetre;
+      const count = Math.min(Math.round((long - 2 * seam) / Math.max(wide * 1.9, 4)), 160);
+      return Array.from({ length: count }, (_, n) => {
+        const x = 2 + seam + wide + ((n + 0.2 + 0.6 * chance(n * 7 + i)) / count) * (long - 2 * seam - 2 * wide);
+        const bound = low + tall / 2 + chance(n * 13 + i * 3 + 5) * (high - low - tall);
+        const at = xs.findIndex((v) => v >= x);
+        const size = 0.55 + 0.45 * chance(n * 17 + 2);
+        const [rx, ry] = [(wide / 2) * size, (tall / 2) * scale * size];
+        return `M${tenth(x - rx)} ${tenth(y(bound, i + 1, Math.max(at, 0)))}a${tenth(rx)} ${tenth(ry)} 0 1 0 ${tenth(2 * rx)} 0a${tenth(rx)} ${tenth(ry)} 0 1 0 ${tenth(-2 * rx)} 0`;
+      });
+    })
+    .join("");
+
   // A weld is drawn as a seam: short strokes across the contact.
   function stitch(bound: number, k: number, leaf: number): string {
     const reach = Math.min(6, Math.max(2, leaf * 0.45));
     return xs
       .map((x, i) => [x, i] as const)
-      .filter(([, i]) => i > AT_RIM && i < POINTS - AT_RIM && i % 3 === 1)
+      .filter(([, i]) => i > AT_RIM && i < POINTS - AT_RIM && i % (fine ? 9 : 3) === 1)
       .map(([x, i]) => `M${x.toFixed(1)} ${(y(bound, k, i) - reach).toFixed(1)}v${(2 * reach).toFixed(1)}`)
       .join("");
   }
@@ -138,5 +187,22 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
       .map(({ x, high, low }) => `M${x.toFixed(1)} ${high.toFixed(1)}V${low.toFixed(1)}`)
       .join(""),
   ).join("");
-  return { leaves, contacts: [...contacts, ...rings], windings, crust, taller };
+  const all = [...contacts, ...rings];
+  return { leaves: fine ? inThrees(leaves) : leaves, contacts: fine ? alike(all) : all, fillings, lumps, windings, crust, taller };
+}
+
+const chance = (n: number) => Math.abs(Math.sin(n * 12.9898 + 4.1) * 43758.5453) % 1;
+
+const tenth = (v: number) => Math.round(v * 10) / 10;
+
+const inThrees = (leaves: string[]) => [0, 1, 2].map((tint) => leaves.filter((_, i) => i % 3 === tint).join(""));
+
+function alike(contacts: DrawnContact[]): DrawnContact[] {
+  const kinds = new Map<string, DrawnContact>();
+  for (const c of contacts) {
+    const kind = `${c.state} ${c.fat} ${c.dust} ${c.width.toFixed(1)}`;
+    const had = kinds.get(kind);
+    kinds.set(kind, had ? { ...had, path: had.path + c.path, stitches: had.stitches + c.stitches } : c);
+  }
+  return [...kinds.values()];
 }

@@ -65,17 +65,29 @@
       ]}
       onchange={(by) => (roll.by = by)}
     />
-    <Gauge
-      label={m.one_leaf_is()}
-      value={sheet.roll.leaf}
-      from={0}
-      said={amount(sheet.roll.leaf, "mm")}
-      zones={[
-        { to: sheet.roll.smearedUnder, label: "", bad: true },
-        { to: sheet.roll.breadyOver, label: m.zone_leaf(), good: true },
-        { to: Math.max(sheet.roll.breadyOver * 1.75, sheet.roll.leaf), label: m.zone_bready() },
-      ]}
-    />
+    {#if sheet.filling}
+      <!-- A wall may not tear; how bready it eats is another matter. -->
+      <Gauge
+        label={m.wall_is()}
+        value={sheet.filling.parcel.wall}
+        from={0}
+        said={amount(sheet.filling.parcel.wall, "mm")}
+        zones={[
+          { to: sheet.filling.parcel.wallLeast, label: m.zone_tears(), bad: true },
+          { to: Math.max(sheet.filling.parcel.wallLeast * 2.5, sheet.filling.parcel.wall * 1.2), label: m.filling_holds(), good: true },
+        ]}
+      />
+    {:else}<Gauge
+        label={m.one_leaf_is()}
+        value={sheet.roll.leaf}
+        from={0}
+        said={amount(sheet.roll.leaf, "mm")}
+        zones={[
+          { to: sheet.roll.smearedUnder, label: "", bad: true },
+          { to: sheet.roll.breadyOver, label: m.zone_leaf(), good: true },
+          { to: Math.max(sheet.roll.breadyOver * 1.75, sheet.roll.leaf), label: m.zone_bready() },
+        ]}
+      />{/if}
     <dl class="mt-2 grid grid-cols-2 gap-3">
       <Figure label={m.roll_to()} value={amount(sheet.roll.rollTo, "mm")} />
       <Figure label={m.springs_back_by()} value={amount(sheet.roll.springback, "%")} />

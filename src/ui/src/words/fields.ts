@@ -44,6 +44,12 @@ const names: Record<string, () => string> = {
   "sheet.fatMass": m.fat_on_sheet,
   "sheet.dust": m.flour_or_starch,
   "sheet.dustMass": m.dust_on_sheet,
+  "filling.parts": m.part_of_filling,
+  "filling.parts[].id": m.part_of_filling,
+  "filling.parts[].mass": m.mass_in,
+  "filling.parts[].trim": m.trim_loss,
+  "filling.saltWanted": m.salt_wanted,
+  "filling.wall.share": m.share_of_filling,
   "roll.diameter": m.roll_across,
   "roll.rest": m.rest_before_roll,
   "pan.temperature": m.pan_heat,
@@ -56,6 +62,11 @@ export function placeOf(field: string): string {
   const first = (field.split(".")[0] ?? "").replace("start", "dough").replace("ladle", "balls");
   const stage = stageName[first as Stage]?.();
   const step = /^fold\.steps\[(\d+)\]/.exec(field)?.[1];
-  const name = step ? m.step_at({ number: Number(step) + 1 }) : names[field.replaceAll(/\[\d+\]/g, "[]")]?.();
+  const filled = /^filling\.(?:parts\[\d+\]\.steps|together)\[(\d+)\]/.exec(field)?.[1];
+  const name = filled
+    ? m.step_at({ number: Number(filled) + 1 })
+    : step
+      ? m.step_at({ number: Number(step) + 1 })
+      : names[field.replaceAll(/\[\d+\]/g, "[]")]?.();
   return [stage, name].filter(Boolean).join(", ");
 }

@@ -1,7 +1,7 @@
-import type { BatchSheet, Stage } from "../api/types";
+import type { BatchSheet, Section, Stage } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount, leaves, number } from "./format";
-import { outlineName, restEnd, stageName } from "./names";
+import { fillingFeelName, outlineName, restEnd, stageName } from "./names";
 
 /** The one or two figures each stratum carries. */
 export function figuresOf(stage: Stage, sheet: BatchSheet): [string, string] {
@@ -26,6 +26,10 @@ export function figuresOf(stage: Stage, sheet: BatchSheet): [string, string] {
       return sheet.fold.nominal === 1
         ? [m.one_leaf(), m.not_folded()]
         : [leaves(sheet.fold.effective), m.welded({ count: sheet.fold.fused })];
+    case "filling":
+      return sheet.filling
+        ? [fillingFeelName[sheet.filling.feel](), m.filling_share({ share: amount(sheet.filling.parcel.filling, "g") })]
+        : [m.filling_plain(), m.filling_none()];
     case "roll":
       return [amount(sheet.roll.across, "mm"), m.raw({ thickness: amount(sheet.roll.thickness, "mm") })];
     case "pan":
@@ -55,6 +59,14 @@ export function sayingOf(stage: Stage, sheet: BatchSheet): string {
       return sheet.fold.nominal === 1
         ? m.saying_fold_none()
         : m.saying_fold({ shape: outlineName[sheet.roll.outline](), count: sheet.fold.nominal });
+    case "filling":
+      return sheet.filling
+        ? m.saying_filling({
+            mass: amount(sheet.filling.balance.made, "g"),
+            count: sheet.balls.count,
+            each: amount(sheet.filling.balance.each, "g"),
+          })
+        : m.saying_filling_none();
     case "roll":
       return m.saying_roll({ shape: outlineName[sheet.roll.outline]() });
     case "pan":
@@ -63,8 +75,12 @@ export function sayingOf(stage: Stage, sheet: BatchSheet): string {
 }
 
 /** A batter is ladled, not balled: it goes through fewer stages. */
-export const pours = (sheet: BatchSheet): boolean => !sheet.stages.includes("sheet");
+export const pours = (sheet: BatchSheet): boolean => !sheet.stages.includes("roll");
 
 /** What a stratum is called in this batch. */
 export const stratumName = (stage: Stage, sheet: BatchSheet | null): string =>
   stage === "balls" && sheet && pours(sheet) ? m.stage_ladle() : stageName[stage]();
+
+/** What a bread is in a word or two: its filling, or its leaves. */
+export const madeOf = (section: Section, effective: number): string =>
+  section.filling ? m.filling_layer({ thickness: amount(section.filling.thickness, "mm") }) : leaves(effective);

@@ -3,15 +3,19 @@ import type {
   Colour,
   DoughFeel,
   Feel,
+  FillingFeel,
+  FillingStepKind,
   FlakeTerm,
   HandWork,
   IngredientKind,
   Outline,
+  ParcelShape,
   PureeMethod,
   RestEnd,
   Stage,
   StartBy,
   StepKind,
+  TearCause,
   WaterReason,
 } from "../api/types";
 import { larder } from "../api/larder.svelte";
@@ -23,6 +27,7 @@ export const stageName: Record<Stage, () => string> = {
   balls: m.stage_balls,
   sheet: m.stage_sheet,
   fold: m.stage_fold,
+  filling: m.stage_filling,
   roll: m.stage_roll,
   pan: m.stage_pan,
 };
@@ -54,6 +59,54 @@ export const startName: Record<StartBy, () => string> = {
   liquid: m.start_liquid,
   filling: m.start_filling,
   people: m.start_people,
+};
+
+export const fillingFeelName: Record<FillingFeel, () => string> = {
+  crumbly: m.filling_crumbly,
+  holds: m.filling_holds,
+  rollInFlour: m.filling_roll_in_flour,
+  weeps: m.filling_weeps,
+};
+
+/** How the dumpling is tried in the hand, and what it tells. */
+export const fillingTest: Record<FillingFeel, () => string> = {
+  crumbly: m.test_crumbly,
+  holds: m.test_holds,
+  rollInFlour: m.test_roll_in_flour,
+  weeps: m.test_weeps,
+};
+
+export const fillingStepName: Record<FillingStepKind, () => string> = {
+  chop: m.fstep_chop,
+  salt: m.fstep_salt,
+  squeeze: m.fstep_squeeze,
+  blanch: m.fstep_blanch,
+  boil: m.fstep_boil,
+  soak: m.fstep_soak,
+  pressure: m.fstep_pressure,
+  saute: m.fstep_saute,
+  sweeten: m.fstep_sweeten,
+  cool: m.fstep_cool,
+  bind: m.fstep_bind,
+  season: m.fstep_season,
+  moisten: m.fstep_moisten,
+};
+
+export const parcelName: Record<ParcelShape, () => string> = {
+  gathered: m.parcel_gathered,
+  halfMoon: m.parcel_half_moon,
+  envelope: m.parcel_envelope,
+  twoDiscs: m.parcel_two_discs,
+  laminated: m.parcel_laminated,
+  coil: m.parcel_coil,
+};
+
+export const tearName: Record<TearCause, () => string> = {
+  thinWall: m.tear_thin_wall,
+  freeWater: m.tear_free_water,
+  lumps: m.tear_lumps,
+  warm: m.tear_warm,
+  tightGather: m.tear_tight_gather,
 };
 
 export const colourName: Record<Colour, () => string> = {
@@ -205,7 +258,7 @@ export const kindName: Record<IngredientKind, () => string> = {
 };
 
 /** An ingredient's name; its id while the larder is still on its way. */
-export const nameOf = (id: string): string => larder.byId.get(id)?.name ?? id;
+export const nameOf = (id: string): string => larder.byId.get(id)?.name ?? (id === "liquor" ? m.liquor() : id);
 
 /** The name without what stands in brackets, for places with little room. */
 export const shortName = (id: string): string => nameOf(id).replace(/ \(.*\)/, "");

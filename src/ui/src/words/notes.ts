@@ -61,6 +61,28 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   leafSmeared: [m.note_leaf_smeared, m.note_leaf_smeared_more],
   leafBready: [m.note_leaf_bready, m.note_leaf_bready_more],
   dustHeavy: [m.note_dust_heavy, m.note_dust_heavy_more],
+  fillingCrumbly: [m.note_filling_crumbly, m.note_filling_crumbly_more],
+  fillingHolds: [m.note_filling_holds, m.note_filling_holds_more],
+  fillingRollInFlour: [m.note_filling_roll_in_flour, m.note_filling_roll_in_flour_more],
+  fillingWeeps: [m.note_filling_weeps, m.note_filling_weeps_more],
+  fillingSalt: [m.note_filling_salt, m.note_filling_salt_more],
+  fillingBland: [m.note_filling_bland, m.note_filling_bland_more],
+  fillingSalty: [m.note_filling_salty, m.note_filling_salty_more],
+  fillingSweet: [m.note_filling_sweet, m.note_filling_sweet_more],
+  fillingWarm: [m.note_filling_warm, m.note_filling_warm_more],
+  fillingTight: [m.note_filling_tight, m.note_filling_tight_more],
+  fillingOver: [m.note_filling_over, m.note_filling_over_more],
+  fillingShort: [m.note_filling_short, m.note_filling_short_more],
+  liquorLeft: [m.note_liquor_left, m.note_liquor_left_more],
+  wallThin: [m.note_wall_thin, m.note_wall_thin_more],
+  wallTears: [m.note_wall_tears, m.note_wall_tears_more],
+  lumpsTear: [m.note_lumps_tear, m.note_lumps_tear_more],
+  coolFast: [m.note_cool_fast, m.note_cool_fast_more],
+  coreSafe: [m.note_core_safe, m.note_core_safe_more],
+  pulseCold: [m.note_pulse_cold, m.note_pulse_cold_more],
+  rawGarlic: [m.note_raw_garlic, m.note_raw_garlic_more],
+  pressurePot: [m.note_pressure_pot, m.note_pressure_pot_more],
+  oatsWait: [m.note_oats_wait, m.note_oats_wait_more],
   alreadyBigger: [m.note_already_bigger, m.note_already_bigger_more],
   springsBack: [m.note_springs_back, m.note_springs_back_more],
   panSmokes: [m.note_pan_smokes, m.note_pan_smokes_more],
@@ -86,13 +108,27 @@ const mends: Record<MendCode, (q: Said) => string> = {
   chopTo: m.mend_chop_to,
   dropStep: m.mend_drop_step,
   byHand: m.mend_by_hand,
+  fatShare: m.mend_fat_share,
+  squeezeHarder: m.mend_squeeze_harder,
+  saltLonger: m.mend_salt_longer,
+  stirLonger: m.mend_stir_longer,
+  bindMore: m.mend_bind_more,
+  bindLess: m.mend_bind_less,
+  moisten: m.mend_moisten,
+  seasonFilling: m.mend_season_filling,
+  chopFilling: m.mend_chop_filling,
+  coolFilling: m.mend_cool_filling,
+  shareTo: m.mend_share_to,
+  fillingTimes: m.mend_filling_times,
+  rollTo: m.mend_roll_to,
 };
 
 const quantities = (of: Pick<Note, "quantities">): Record<string, string> =>
   Object.fromEntries(of.quantities.map((q) => [q.name, amount(q.value, q.unit)]));
 
 /** A mend in words: the change, and what it brings. */
-export const mendWords = (mend: Mend): string => mends[mend.code](quantities(mend));
+export const mendWords = (mend: Mend): string =>
+  mends[mend.code]({ ...quantities(mend), ...(mend.item && { item: shortName(mend.item).toLowerCase() }) });
 
 /** A note in words: what is so, and what to do about it. */
 export function wordsOf(note: Note): { head: string; more: string } {

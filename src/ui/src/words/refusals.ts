@@ -64,6 +64,18 @@ export function say(r: Refusal): string {
       return m.refuse_twice({ item: nameOf(r.item ?? "") });
     case "noSolids":
       return m.refuse_no_solids({ item: nameOf(r.item ?? "") });
+    case "wetBinder":
+      return m.refuse_wet_binder({ item: nameOf(r.item ?? ""), given, most: range.most });
+    case "heavier":
+      return m.refuse_heavier({ given, most: range.most });
+    case "noWaterLeft":
+      return m.refuse_no_water_left({ given, least: range.least });
+    case "nothingLeft":
+      return m.refuse_nothing_left();
+    case "noWall":
+      return m.refuse_no_wall({ given, least: range.least });
+    case "fillingTooBig":
+      return m.refuse_too_big({ most: range.most });
     case "together":
       return m.refuse_together({ given });
     case "nameTaken":

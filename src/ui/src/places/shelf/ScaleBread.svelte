@@ -48,6 +48,12 @@
     void plan();
   }
 
+  // A filling is made for as many pieces as there are.
+  function openIt() {
+    const fit = sheet?.notes.flatMap((n) => n.mends ?? []).find((mend) => mend.code === "fillingTimes");
+    onopen({ ...$state.snapshot(spec), ...(fit?.filling && { filling: fit.filling }) });
+  }
+
   function type(text: string) {
     typed = text;
     const read = parseNumber(text);
@@ -91,9 +97,7 @@
           {m.start_makes_flour({ flour: amount(sheet.dough.flour, "g") })}
         </p>{/if}
       <div class="mt-4 flex gap-2">
-        <button class="button strong flex-1" disabled={unread || refusals.length > 0} onclick={() => onopen($state.snapshot(spec))}
-          >{m.open_it()}</button
-        >
+        <button class="button strong flex-1" disabled={unread || refusals.length > 0} onclick={openIt}>{m.open_it()}</button>
         <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
       </div>
     </Dialog.Content>

@@ -1,13 +1,22 @@
 <script lang="ts">
+  import type { DivideInto } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
   import Figure from "../../parts/Figure.svelte";
   import { amount } from "../../words/format";
+  import Cut from "./Cut.svelte";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();
   const balls = $derived(spec.balls);
+  const into = $derived<DivideInto>(balls.into ?? "balls");
+  const ways: { value: DivideInto; label: string }[] = [
+    { value: "balls", label: m.into_balls() },
+    { value: "pairs", label: m.into_pairs() },
+    { value: "strips", label: m.into_strips() },
+    { value: "log", label: m.into_log() },
+  ];
   // Ball and round side by side, to one scale: millimetres in, viewBox units out.
   const round = $derived(sheet.roll.diameter);
   const ball = $derived(sheet.balls.across);
@@ -73,26 +82,31 @@
       />
     </dl>
   </div>
-  <figure>
-    <svg
-      viewBox="0 0 {wide} {round + 34}"
-      class="max-h-72 w-full"
-      role="img"
-      aria-label={m.ball_and_round({ ball: amount(ball, "mm"), round: amount(round, "mm") })}
-    >
-      <g stroke="var(--color-crust)" stroke-width="1.5">
-        <circle class="grows" cx={ball / 2 + 20} cy={round / 2} r={ball / 2} fill="var(--color-dough)" />
-        <circle class="grows" cx={wide - round / 2 - 4} cy={round / 2} r={round / 2 - 1} fill="#efdcb4" />
-        <circle cx={wide - round / 2 - 4} cy={round / 2} r={ball / 2} fill="none" stroke-dasharray="4 4" opacity="0.6" />
-      </g>
-      <path d="M{ball + 34} {round / 2}h32m-8-7 8 7-8 7" fill="none" stroke="var(--color-rim)" stroke-width="3" />
-      <g font-family="var(--font-head)" font-weight="600" font-size="15" text-anchor="middle" fill="var(--color-ink)">
-        <text x={ball / 2 + 20} y={round / 2 + ball / 2 + 20}>{amount(ball, "mm")}</text>
-        <text x={wide - round / 2 - 4} y={round + 20}>{amount(round, "mm")}</text>
-      </g>
-    </svg>
-    <figcaption class="text-center text-[13px] text-mute">{m.drawn_to_one_scale()}</figcaption>
-  </figure>
+  <div class="grid content-start gap-2">
+    <Choice label={m.divided_into()} value={into} options={ways} onchange={(to) => (balls.into = to)} />
+    {#if sheet.balls.cut}<Cut {spec} {sheet} cut={sheet.balls.cut} />{:else}
+      {#if into === "pairs"}<p>{m.pairs_how({ mass: amount(sheet.balls.tray.each, "g"), each: amount(sheet.balls.mass, "g") })}</p>{/if}
+      <figure>
+        <svg
+          viewBox="0 0 {wide} {round + 34}"
+          class="max-h-56 w-full"
+          role="img"
+          aria-label={m.ball_and_round({ ball: amount(ball, "mm"), round: amount(round, "mm") })}
+        >
+          <g stroke="var(--color-crust)" stroke-width="1.5">
+            <circle class="grows" cx={ball / 2 + 20} cy={round / 2} r={ball / 2} fill="var(--color-dough)" />
+            <circle class="grows" cx={wide - round / 2 - 4} cy={round / 2} r={round / 2 - 1} fill="#efdcb4" />
+            <circle cx={wide - round / 2 - 4} cy={round / 2} r={ball / 2} fill="none" stroke-dasharray="4 4" opacity="0.6" />
+          </g>
+          <path d="M{ball + 34} {round / 2}h32m-8-7 8 7-8 7" fill="none" stroke="var(--color-rim)" stroke-width="3" />
+          <g font-family="var(--font-head)" font-weight="600" font-size="15" text-anchor="middle" fill="var(--color-ink)">
+            <text x={ball / 2 + 20} y={round / 2 + ball / 2 + 20}>{amount(ball, "mm")}</text>
+            <text x={wide - round / 2 - 4} y={round + 20}>{amount(round, "mm")}</text>
+          </g>
+        </svg>
+        <figcaption class="text-center text-[13px] text-mute">{m.drawn_to_one_scale()}</figcaption>
+      </figure>{/if}
+  </div>
 </div>
 
 <style>

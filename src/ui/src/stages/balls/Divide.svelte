@@ -14,7 +14,10 @@
 
   let { spec, sheet }: StageProps = $props();
   const tray = $derived(sheet.balls.tray);
+  const toWeigh = $derived(Math.max(tray.balls.length + tray.left, 1));
   let typed = $state<number | null | undefined>(null);
+  // A fresh field for the next weight, there before the answer to this one: what is typed meanwhile stays.
+  let added = $state(0);
   let view = $state<{ standIn: boolean; tares: boolean }>({ standIn: false, tares: false });
   void api.GET("/api/scale").then(({ data }) => (view = data ?? view));
 
@@ -30,13 +33,14 @@
   const lay = (next: number[]) => batch.change(() => (spec.balls.weighed = next.length ? next : undefined));
   // Each ball counts once: a scale that is played with after the last one fills no more trays.
   function take(mass: number) {
-    if (weighed().length < sheet.balls.count) lay([...weighed(), mass]);
+    if (weighed().length < toWeigh) lay([...weighed(), mass]);
   }
 
   function add() {
     if (typed == null) return;
     take(typed);
     typed = null;
+    added++;
   }
 
   function clear() {
@@ -78,7 +82,7 @@
         {:else}<span class="text-[22px]">{m.dough_over({ mass: amount(Math.max(tray.over ?? 0, 0), "g") })}</span>{/if}
       </dd>
     </div>
-    <Figure label={m.tray_left()} value={m.of({ part: tray.left, whole: sheet.balls.count })} />
+    <Figure label={m.tray_left()} value={m.of({ part: tray.left, whole: toWeigh })} />
     <Figure label={m.tray_mean()} value={tray.spread ? amount(tray.spread.mean, "g") : "—"} />
     <Figure
       label={`${m.tray_sd()} · ${m.tray_cv()}`}
@@ -131,7 +135,7 @@
       add();
     }}
   >
-    {#key tray.balls.length}<div class="w-36">
+    {#key added}<div class="w-36">
         <FigureField label={m.weigh_in()} limit={larder.limit("balls.weighed[]")} unit="g" bind:value={typed} />
       </div>{/key}
     <button class="button" disabled={typed == null}>{m.weigh_add()}</button>

@@ -14,6 +14,7 @@
     salt: m.cost_salt,
     addition: m.cost_addition,
     inside: m.cost_inside,
+    filling: m.cost_filling,
     pan: m.cost_pan,
   };
   const tints = {
@@ -23,6 +24,7 @@
     salt: "#b9c3cf",
     addition: "#cdb98f",
     inside: "var(--color-ghee)",
+    filling: "#9cb56b",
     pan: "var(--color-crust)",
   };
 </script>

@@ -2,7 +2,7 @@
   import { batch } from "../../batch.svelte";
   import { m } from "../../paraglide/messages";
   import Pick from "../../parts/Pick.svelte";
-  import { amount } from "../../words/format";
+  import { amount, number } from "../../words/format";
   import { say } from "../../words/refusals";
   import type { StageProps } from "../props";
   import { lineOf } from "./ledger";
@@ -12,6 +12,7 @@
   const dough = $derived(spec.dough);
   // The sheet is a moment older than the spec: a line that was just taken out is not drawn.
   const portions = $derived(sheet.dough.portions.filter((p) => lineOf(spec, p)));
+  const liquor = $derived(sheet.dough.portions.find((p) => p.id === "liquor"));
   // A bar's length against the heaviest thing in the bowl, so that salt is still seen beside flour.
   const heaviest = $derived(Math.max(...portions.map((p) => p.mass)));
   const astray = $derived(
@@ -35,6 +36,13 @@
     {#each portions as portion (portion.part + portion.index)}
       <Line {spec} {sheet} {portion} bar="{Math.max(100 * Math.sqrt(portion.mass / heaviest), 1.5)}%" />
     {/each}
+    {#if liquor}
+      <li class="ledger relative min-h-11 items-center border-t border-line ps-2" data-portion="liquor">
+        <span class="font-semibold">{m.liquor()} <span class="font-normal text-mute">· {m.stage_filling()}</span></span>
+        <span class="px-1 text-end text-mute">{number(liquor.share, 2)}</span>
+        <span class="px-2 text-end font-head text-[18px] font-bold">{amount(liquor.eachLot, "g")}</span>
+      </li>
+    {/if}
   </ul>
   {#each astray as r (r.field + r.code)}<p class="refusal" role="alert" data-testid="pins">{say(r)}</p>{/each}
   <div class="flex flex-wrap gap-x-4">

@@ -55,6 +55,10 @@
       {@render figure(m.figure_flour(), "start.flour", start.flour, "g", 0, (v) => (start.flour = v))}
     {:else if question === "liquid"}
       {@render figure(m.figure_liquid({ item: liquid }), "start.liquid", start.liquid, "g", 0, (v) => (start.liquid = v))}
+    {:else if question === "filling" && sheet.filling}
+      <button class="button plain !px-0 underline" onclick={() => (batch.open = "filling")}
+        >{m.follows_filling({ mass: amount(sheet.filling.balance.made, "g"), each: amount(sheet.filling.balance.each, "g") })}</button
+      >
     {:else if question === "filling"}
       {@render figure(m.figure_filling(), "start.filling", start.filling, "g", 0, (v) => (start.filling = v))}
       {@render figure(m.figure_filling_each(), "start.fillingEach", start.fillingEach, "g", 1, (v) => (start.fillingEach = v))}

@@ -1,0 +1,25 @@
+namespace Ystrata.Core;
+
+/// <summary>Something that goes into a filling, for the whole batch.</summary>
+/// <param name="Field">Where the spec has it; nothing for a share of what it is put on.</param>
+public sealed record FillingInput(string? Field, string Id, Grams Mass);
+
+public static class FillingInputs
+{
+    public static IEnumerable<FillingInput> Of(FillingSpec spec, FillingMade made) =>
+    [
+        .. spec.Parts.Zip(made.Parts).SelectMany((p, i) => Of(p.First.Steps, p.Second.Rows, $"filling.parts[{i}].steps").Prepend(new(null, p.First.Id, p.Second.Buy))),
+        .. Of(spec.Together, made.Rows, "filling.together"),
+    ];
+
+    private static IEnumerable<FillingInput> Of(IReadOnlyList<FillingStep> steps, IReadOnlyList<FillingRow> rows, string at) => steps.SelectMany((step, i) => step switch
+    {
+        SaltStep s => [new(null, s.Salt, rows[i].Added)],
+        SauteStep s => [new($"{at}[{i}].fatMass", s.Fat, s.FatMass)],
+        SweetenStep s => [new($"{at}[{i}].mass", s.Sugar, s.Mass)],
+        BindStep s => [new($"{at}[{i}].mass", s.Binder, s.Mass)],
+        SeasonStep s => [new($"{at}[{i}].mass", s.Item, s.Mass)],
+        MoistenStep s => [new($"{at}[{i}].mass", s.Item, s.Mass)],
+        _ => Array.Empty<FillingInput>(),
+    });
+}

@@ -1,0 +1,212 @@
+namespace Ystrata.Core;
+
+/// <summary>The smallest changes that bring a filling right, each tried out on the ledger itself.</summary>
+public sealed class FillingMends(FillingSpec spec, FillingMade made, Larder larder)
+{
+    // Binders most kitchens have; one the filling has already comes first.
+    private static readonly string[] Usual = ["gram-flour-roasted", "oats-rolled", "crumbs-dry"];
+
+    // Longest a pan is stirred by a mend, minutes; longest a salted vegetable is left.
+    private const double LongestStir = 60, LongestSalt = 20;
+
+    // Free water that a crumbly filling is brought back to, percent of mass: the middle of what holds.
+    private const double Middle = -1.5;
+
+    private const string Water = "water";
+
+    /// <summary>Against free water: squeeze harder, wait longer, stir longer, bind. The gentlest on the taste first.</summary>
+    public IReadOnlyList<Mend> AgainstWater() => [.. new[] { Squeeze(), Salted(), Stirred(), Bound(0), Bound(1) }.OfType<Mend>().Take(3)];
+
+    /// <summary>Against crumbs: less binder, or something wet.</summary>
+    public IReadOnlyList<Mend> AgainstCrumbs() => [.. new[] { LessBinder(), Moistened() }.OfType<Mend>()];
+
+    /// <summary>Salt to what was asked for, as the last thing that goes in.</summary>
+    public Mend? Seasoned(Grams toAdd) => toAdd.Value < 0.05 || spec.Together.Count >= FillingCheck.MostSteps ? null : Of(
+        MendCode.SeasonFilling,
+        [Quantity.Of("mass", Tenth(toAdd))],
+        WithTogether([.. spec.Together, new SeasonStep("salt-fine", Tenth(toAdd))]));
+
+    /// <summary>Everything so many times, so that it comes out with the dough.</summary>
+    public static Mend Scaled(FillingSpec spec, double times) => Of(MendCode.FillingTimes, [Quantity.Of("times", Percent.FromFraction(times))], Rounded(Balance.Times(spec, times)));
+
+    /// <summary>So much filling in each piece that none is left.</summary>
+    public static Mend Shared(FillingSpec spec, Percent share) => Of(
+        MendCode.ShareTo, [Quantity.Of("share", share)], spec with { Wall = spec.Wall with { Share = share } });
+
+    public Mend Chopped(Millimetres grain)
+    {
+        FillingStep Finer(FillingStep step) => step is ChopStep s && s.Grain.Value > grain.Value ? s with { Grain = grain } : step;
+        // A part that was never cut is chopped first of all.
+        IReadOnlyList<FillingStep> Steps(IReadOnlyList<FillingStep> steps, bool cut) =>
+            cut || steps.Any(s => s is ChopStep) ? [.. steps.Select(Finer)] : [new ChopStep(ChopBy.Chop, grain), .. steps];
+        return Of(MendCode.ChopFilling, [Quantity.Of("grain", grain)], spec with
+        {
+            Parts = [.. spec.Parts.Zip(made.Parts).Select(p => p.First with { Steps = Steps(p.First.Steps, EndOf(p.Second).Grain.Value <= grain.Value) })],
+            Together = [.. spec.Together.Select(Finer)],
+        });
+    }
+
+    public Mend? Cooled(double below)
+    {
+        for (var minutes = 10; minutes <= 120; minutes += 5)
+        {
+            var cooler = WithTogether(spec.Together.Count > 0 && spec.Together[^1] is CoolStep last
+                ? [.. spec.Together.SkipLast(1), last with { Time = new(last.Time.Value + minutes) }]
+                : [.. spec.Together, new CoolStep(new(minutes), RestPlace.Room)]);
+            if (spec.Together.Count < FillingCheck.MostSteps && End(cooler).Temperature.Value <= below)
+            {
+                return Of(MendCode.CoolFilling, [Quantity.Of("time", new Minutes(minutes))], cooler);
+            }
+        }
+
+        return null;
+    }
+
+    private static FillingState EndOf(FillingPartSheet part) => part.Rows.Count > 0 ? part.Rows[^1].State : part.Start;
+
+    // By hand first becomes by cloth.
+    private Mend? Squeeze()
+    {
+        FillingStep Harder(FillingStep step) => step is SqueezeStep { By: not SqueezeBy.Cloth, After: null } s ? s with { By = SqueezeBy.Cloth } : step;
+        var harder = Everywhere(Harder);
+        return End(harder).Free < made.End.Free - new Grams(0.5)
+            ? Of(MendCode.SqueezeHarder, [Quantity.Of("water", made.End.Free - End(harder).Free)], harder)
+            : null;
+    }
+
+    private Mend? Salted()
+    {
+        FillingStep Longer(FillingStep step) => step is SaltStep { After: null } s && s.Time.Value < LongestSalt ? s with { Time = new(LongestSalt) } : step;
+        var longer = Everywhere(Longer);
+        return End(longer).Free < made.End.Free - new Grams(0.5)
+            ? Of(MendCode.SaltLonger, [Quantity.Of("time", new Minutes(LongestSalt)), Quantity.Of("water", made.End.Free - End(longer).Free)], longer)
+            : null;
+    }
+
+    // The last pan on the fire, minute by minute until it holds.
+    private Mend? Stirred()
+    {
+        for (var minutes = 1; minutes <= LongestStir; minutes++)
+        {
+            FillingStep Longer(FillingStep step) => step switch
+            {
+                SauteStep { To: null, After: null } s => s with { Time = new(s.Time.Value + minutes) },
+                SweetenStep { After: null } s => s with { Time = new(s.Time.Value + minutes) },
+                _ => step,
+            };
+            var longer = LastOnly(Longer);
+            if (longer is null)
+            {
+                return null;
+            }
+
+            if (End(longer).FreeShare.Value <= FillingStage.FeelFrom[1].Value)
+            {
+                return Of(MendCode.StirLonger, [Quantity.Of("time", new Minutes(minutes))], longer);
+            }
+        }
+
+        return null;
+    }
+
+    private Mend? Bound(int choice)
+    {
+        var has = spec.Together.OfType<BindStep>().Select(b => b.Binder);
+        var binder = has.Concat(Usual).Distinct().Where(id => larder.TryGet(id, out _)).ElementAtOrDefault(choice);
+        if (binder is null || made.End.Free.Value <= 0)
+        {
+            return null;
+        }
+
+        var grams = new Grams(Math.Ceiling(made.End.Free.Value / FillingWork.Drinks(larder[binder])));
+        var at = spec.Together.Select((s, i) => (s, i)).FirstOrDefault(s => s.s is BindStep { After: null } b && b.Binder == binder, (null!, -1)).i;
+        if (at < 0 && spec.Together.Count >= FillingCheck.MostSteps)
+        {
+            return null;
+        }
+
+        return Of(
+            MendCode.BindMore,
+            [Quantity.Of("mass", grams)],
+            WithTogether(at < 0
+                ? [.. spec.Together, new BindStep(binder, grams)]
+                : [.. spec.Together.Select((s, i) => i == at && s is BindStep b ? b with { Mass = b.Mass + grams } : s)]),
+            binder);
+    }
+
+    private Mend? LessBinder()
+    {
+        var wanting = made.End.Mass * ((Middle - made.End.FreeShare.Value) / 100);
+        var at = spec.Together.Select((s, i) => (s, i)).LastOrDefault(s => s.s is BindStep { After: null }, (null!, -1)).i;
+        if (at < 0 || spec.Together[at] is not BindStep bind)
+        {
+            return null;
+        }
+
+        var less = new Grams(Math.Min(Math.Ceiling(wanting.Value / FillingWork.Drinks(larder[bind.Binder])), bind.Mass.Value));
+        return Of(
+            MendCode.BindLess,
+            [Quantity.Of("mass", less)],
+            WithTogether([.. spec.Together.SelectMany((s, i) => i != at ? [s] : less < bind.Mass ? new FillingStep[] { bind with { Mass = bind.Mass - less } } : [])]),
+            bind.Binder);
+    }
+
+    private Mend? Moistened()
+    {
+        // Water raises mass as well as what is free: m solves (free + m) / (mass + m) = middle.
+        var middle = Middle / 100;
+        var mass = new Grams(Math.Ceiling((made.End.Mass.Value * middle - made.End.Free.Value) / (1 - middle)));
+        return mass.Value <= 0 || spec.Together.Count >= FillingCheck.MostSteps
+            ? null
+            : Of(MendCode.Moisten, [Quantity.Of("mass", mass)], WithTogether([.. spec.Together, new MoistenStep(Water, mass)]), Water);
+    }
+
+    private FillingSpec WithTogether(IReadOnlyList<FillingStep> steps) => spec with { Together = steps };
+
+    private FillingSpec Everywhere(Func<FillingStep, FillingStep> change) => spec with
+    {
+        Parts = [.. spec.Parts.Select(p => p with { Steps = [.. p.Steps.Select(change)] })],
+        Together = [.. spec.Together.Select(change)],
+    };
+
+    // The last step of all that the change takes hold of.
+    private FillingSpec? LastOnly(Func<FillingStep, FillingStep> change)
+    {
+        for (var i = spec.Together.Count - 1; i >= 0; i--)
+        {
+            if (change(spec.Together[i]) is var changed && changed != spec.Together[i])
+            {
+                return WithTogether([.. spec.Together.Select((s, k) => k == i ? changed : s)]);
+            }
+        }
+
+        for (var p = spec.Parts.Count - 1; p >= 0; p--)
+        {
+            for (var i = spec.Parts[p].Steps.Count - 1; i >= 0; i--)
+            {
+                if (change(spec.Parts[p].Steps[i]) is var changed && changed != spec.Parts[p].Steps[i])
+                {
+                    return spec with
+                    {
+                        Parts = [.. spec.Parts.Select((part, k) => k == p ? part with { Steps = [.. part.Steps.Select((s, j) => j == i ? changed : s)] } : part)],
+                    };
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private FillingState End(FillingSpec trial) => FillingStage.Make(trial, larder).End;
+
+    private static Grams Tenth(Grams mass) => new(Math.Round(mass.Value, 1));
+
+    // Nobody weighs a filling finer than a gram; up, so that the last piece is filled too.
+    private static FillingSpec Rounded(FillingSpec spec) => spec with
+    {
+        Parts = [.. spec.Parts.Select(p => p with { Mass = new(Math.Max(Math.Ceiling(p.Mass.Value), 1)) })],
+    };
+
+    private static Mend Of(MendCode code, IReadOnlyList<Quantity> quantities, FillingSpec filling, string? item = null) =>
+        new(code, quantities, Filling: filling, Item: item);
+}

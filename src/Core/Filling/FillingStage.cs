@@ -1,0 +1,143 @@
+namespace Ystrata.Core;
+
+/// <summary>How a filling behaves in the hand (models.md E).</summary>
+public enum FillingFeel
+{
+    Crumbly,
+    Holds,
+
+    /// <summary>It holds once the dumpling is rolled in dry flour.</summary>
+    RollInFlour,
+    Weeps,
+}
+
+/// <summary>A part from the raw thing to what is joined.</summary>
+/// <param name="Start">As it goes in.</param>
+/// <param name="Buy">To buy for this, peel and trimmings included.</param>
+public sealed record FillingPartSheet(string Id, FillingState Start, IReadOnlyList<FillingRow> Rows, Grams Buy);
+
+/// <summary>Salt counted once.</summary>
+/// <param name="Added">Put in by any step or part.</param>
+/// <param name="Left">Gone with the liquor.</param>
+/// <param name="Stayed">In the finished filling.</param>
+/// <param name="Good">What most find right, percent of the filling.</param>
+/// <param name="ToAdd">Wanting to the salt asked for; negative when there is more than that.</param>
+public sealed record FillingSalt(Grams Added, Grams Left, Grams Stayed, Percent Share, Grams ToAdd, Range<Percent> Good);
+
+/// <summary>What was drained.</summary>
+/// <param name="Used">Of it, what the dough takes.</param>
+/// <param name="SaltShare">Percent of its mass.</param>
+public sealed record LiquorSheet(Grams Mass, Grams Used, Percent SaltShare);
+
+/// <summary>Filling against pieces.</summary>
+/// <param name="Made">All of it.</param>
+/// <param name="Each">In one piece.</param>
+/// <param name="Needed">For all pieces.</param>
+/// <param name="Over">Left when every piece is filled; negative when it runs short.</param>
+/// <param name="Pieces">Pieces it fills.</param>
+/// <param name="Dough">Dough for as many, less bowl and hands.</param>
+/// <param name="Times">Everything so many times makes it come out; nothing where no quantity does.</param>
+/// <param name="Buy">Raw, for the pieces there are.</param>
+public sealed record FillingBalance(Grams Made, Grams Each, Grams Needed, Grams Over, int Pieces, Grams Dough, double? Times, IReadOnlyList<LaidMass> Buy);
+
+/// <param name="Together">What the parts make once they are joined, before the steps that follow.</param>
+/// <param name="End">As it goes into the dough.</param>
+/// <param name="FeelFrom">Free water, percent of mass, from which it holds, wants flour outside, weeps.</param>
+public sealed record FillingSheet(
+    IReadOnlyList<FillingPartSheet> Parts,
+    FillingState Together,
+    IReadOnlyList<FillingRow> Rows,
+    FillingState End,
+    Percent FreeShare,
+    FillingFeel Feel,
+    IReadOnlyList<Percent> FeelFrom,
+    FillingSalt Salt,
+    LiquorSheet Liquor,
+    FillingBalance Balance,
+    ParcelSheet Parcel);
+
+/// <summary>A filling made, before any dough is there.</summary>
+public sealed record FillingMade(IReadOnlyList<FillingPartSheet> Parts, FillingState Together, IReadOnlyList<FillingRow> Rows, FillingState End, Liquor Liquor)
+{
+    public IEnumerable<FillingRow> AllRows => Parts.SelectMany(p => p.Rows).Concat(Rows);
+}
+
+/// <summary>Stage 6: water and salt followed through every step (models.md E).</summary>
+public static class FillingStage
+{
+    /// <summary>Free water, percent of mass (models.md E).</summary>
+    private const double HoldsFrom = -4, FlourFrom = 1, WeepsFrom = 4;
+
+    /// <summary>From this much sugar on, syrup binds what would crumble, percent of mass (empirical).</summary>
+    private const double SugarBinds = 25;
+
+    // Salt most find right in a filling, percent of mass (empirical).
+    private static readonly Range<Percent> UsualSalt = new(new(0.8), new(1.6));
+
+    public static IReadOnlyList<Percent> FeelFrom { get; } = [new(HoldsFrom), new(FlourFrom), new(WeepsFrom)];
+
+    public static FillingMade Make(FillingSpec spec, Larder larder)
+    {
+        var parts = new List<FillingPartSheet>(spec.Parts.Count);
+        var (together, drawable, squeezable) = (FillingState.Nothing, 0.0, 0.0);
+        foreach (var part in spec.Parts)
+        {
+            var item = larder[part.Id];
+            var start = FillingState.Made(item, part.Mass);
+            var rows = FillingWork.Through(start, part.Steps, item.Draw ?? default, item.Squeeze ?? default, larder);
+            var end = rows.Count > 0 ? rows[^1].State : start;
+            together = parts.Count == 0 ? end : together + end;
+            // What is salted or squeezed after joining gives what its parts would, by the water they bring.
+            drawable += (item.Draw?.Fraction ?? 0) * end.Water.Value;
+            squeezable += (item.Squeeze?.Fraction ?? 0) * end.Water.Value;
+            parts.Add(new(part.Id, start, rows, part.Mass / (1 - part.Trim.Fraction)));
+        }
+
+        var water = Math.Max(together.Water.Value, 1e-9);
+        var after = FillingWork.Through(together, spec.Together, Percent.FromFraction(drawable / water), Percent.FromFraction(squeezable / water), larder);
+        return new(
+            parts,
+            together,
+            after,
+            after.Count > 0 ? after[^1].State : together,
+            parts.SelectMany(p => p.Rows).Concat(after).Aggregate(Liquor.None, (sum, r) => sum + r.Drained));
+    }
+
+    /// <summary>How it behaves: sugar binds what has too little water.</summary>
+    public static FillingFeel FeelOf(FillingState state) => state.FreeShare.Value switch
+    {
+        < HoldsFrom when state.SugarShare.Value < SugarBinds => FillingFeel.Crumbly,
+        <= FlourFrom => FillingFeel.Holds,
+        <= WeepsFrom => FillingFeel.RollInFlour,
+        _ => FillingFeel.Weeps,
+    };
+
+    public static FillingSheet Judge(BatchSpec batch, FillingMade made, Grams liquorUsed, int count, DoughSheet dough, FlourMix mix, FoldSheet fold, Learned learned, Larder larder)
+    {
+        var spec = batch.Filling!;
+        var ball = dough.Ball;
+        var parcel = Parcel.Of(spec.Wall, batch.Roll.Diameter, ball, dough.Density, made.End, mix, spec.Wall.Shape == ParcelShape.Coil ? fold.Nominal : 1);
+        var end = made.End;
+        var each = ball * spec.Wall.Share.Fraction;
+        var needed = each * count;
+        var pieces = (int)Math.Floor(end.Mass / each + 1e-6);
+        return new(
+            made.Parts,
+            made.Together,
+            made.Rows,
+            end,
+            end.FreeShare,
+            FeelOf(end),
+            FeelFrom,
+            new(
+                end.Salt + made.Liquor.Salt,
+                made.Liquor.Salt,
+                end.Salt,
+                end.SaltShare,
+                (end.Mass * spec.SaltWanted.Fraction - end.Salt) / (1 - spec.SaltWanted.Fraction),
+                UsualSalt),
+            new(made.Liquor.Mass, liquorUsed, made.Liquor.Mass.Value > 0 ? Percent.FromFraction(made.Liquor.Salt / made.Liquor.Mass) : default),
+            Balance.Of(spec, end.Mass, each, count, pieces, ball, learned, larder),
+            parcel);
+    }
+}

@@ -1,0 +1,55 @@
+<script lang="ts">
+  import Scale from "@lucide/svelte/icons/scale";
+  import type { FillingState } from "../../api/types";
+  import { amount } from "../../words/format";
+
+  /** One moment of a filling as a level: solids, the water they hold, and what lies free on top; salt as a thread. */
+  interface Props {
+    state: FillingState;
+    /** Mass that fills the height. */
+    full: number;
+    height?: number;
+    weighed?: boolean;
+    planned?: number | undefined;
+  }
+  let { state, full, height = 92, weighed = false, planned }: Props = $props();
+  const px = (grams: number) => (Math.max(grams, 0) / full) * (height - 22);
+  const free = $derived(Math.max(state.water - state.holds, 0));
+  const held = $derived(Math.min(state.water, Math.max(state.holds, 0)));
+  // Of salt so little lies in it that its thread is drawn for itself: its share of the mass, 4 % the full width.
+  const salt = $derived(Math.min(state.salt / Math.max(state.mass, 1e-9) / 0.04, 1) * 100);
+  const wants = $derived(Math.max(state.holds - state.water, 0));
+</script>
+
+<span class="flex flex-col justify-end" style:height="{height}px" aria-hidden="true">
+  <span class="flex items-center justify-center gap-0.5 font-head text-[14px] leading-tight font-bold">
+    {#if weighed}<Scale size={13} class="text-rim" />{/if}{amount(state.mass, "g")}
+  </span>
+  <span class="relative flex flex-col overflow-hidden rounded-[5px] border-2 border-rim-soft">
+    {#if free > 0}<span class="level free" style:height="{px(free)}px" data-free></span>{/if}
+    <span class="level held" style:height="{px(held)}px" class:wanting={wants > state.mass * 0.04}></span>
+    <span class="level solids" style:height="{px(state.solids)}px"></span>
+    <span class="absolute bottom-0 start-0 h-[3px] bg-ink" style:width="{salt}%"></span>
+  </span>
+  {#if planned != null && Math.abs(planned - state.mass) > 0.5}
+    <span class="pointer-events-none text-center text-[13px] leading-none text-mute">({amount(planned, "g")})</span>
+  {/if}
+</span>
+
+<style>
+  .level {
+    transition: height 160ms ease-out;
+  }
+  .free {
+    background: repeating-linear-gradient(135deg, #3f63c8 0 4px, #7d98e0 4px 8px);
+  }
+  .held {
+    background: #b9caf0;
+  }
+  .held.wanting {
+    border-top: 3px dotted var(--color-crust);
+  }
+  .solids {
+    background: #a9bd78;
+  }
+</style>

@@ -1,0 +1,136 @@
+using static Ystrata.Core.Tests.Fillings;
+
+namespace Ystrata.Core.Tests;
+
+/// <summary>Fillings worked through from the raw thing to the hand.</summary>
+public class WorkedFillingsTests
+{
+    private static readonly FillingStep Fine = new ChopStep(ChopBy.Chop, new(3));
+
+    private static readonly Dictionary<string, FillingSpec> Worked = new()
+    {
+        ["radish, grated and nothing else"] = Of(Part("radish", 1000, Grate)),
+        ["radish, salted, by cloth"] = Of(Part("radish", 1000, Grate, Salt(), Cloth)),
+        ["radish, salted, by hand"] = Of(Part("radish", 1000, Grate, Salt(), Hand)),
+        ["cabbage, salted, by cloth"] = Of(Part("cabbage", 1000, Grate, Salt(1.5, 20), Cloth)),
+        ["cauliflower, cooked off"] = Of(Part("cauliflower", 600, Grate), Saute(25)),
+        ["chard, wilted, by cloth"] = Of(Part("chard-wilted", 500, Fine, Cloth)),
+        ["leek, cooked off, with oats"] = Of(Part("leek", 500, Fine), Saute(15), Bind(20, "oats-rolled")),
+        ["beetroot, blanched, by cloth"] = Of(Part("beetroot", 600, Grate, new BlanchStep(new(3)), Cloth)),
+        ["peas, mashed"] = Of(Part("pea-mash", 500, Mash)),
+        ["sweet potato and coconut"] = Of([Part("sweet-potato-boiled", 500, Mash), Part("coconut-fresh", 60)]),
+        ["fresh cheese"] = Of(Part("paneer", 400, Mash)),
+        ["brined cheese"] = Of(Part("feta", 400, Mash)),
+        ["cabbage and fresh cheese"] = Of([Part("cabbage", 700, Grate, Salt(), Cloth), Part("paneer", 300, Mash)]),
+        ["minced lamb"] = Of(Part("lamb-mince-cooked", 400)),
+        ["lamb and leek"] = Of([Part("lamb-mince-cooked", 300), Part("leek", 300, Fine)]),
+        ["lentils and jaggery"] = Of(Part("lentil-dry", 250, new SoakStep(new(240)), new PressureStep(new(15)), Mash), new SweetenStep("jaggery", new(220), new(12), new(240))),
+        ["dates and walnuts"] = Of([Part("date-paste", 300, Mash), Part("walnut", 120, Fine)]),
+        ["walnuts"] = Of(Part("walnut", 200, Fine)),
+    };
+
+    [Theory]
+    [InlineData("radish, grated and nothing else", 1000.0, 50.5, FillingFeel.Weeps)]
+    [InlineData("radish, salted, by cloth", 496.6, 1.0, FillingFeel.RollInFlour)]
+    [InlineData("radish, salted, by hand", 620.9, 20.1, FillingFeel.Weeps)]
+    [InlineData("cabbage, salted, by cloth", 671.3, -1.0, FillingFeel.Holds)]
+    [InlineData("cauliflower, cooked off", 487.9, 4.5, FillingFeel.Weeps)]
+    [InlineData("chard, wilted, by cloth", 266.75, 3.7, FillingFeel.RollInFlour)]
+    [InlineData("leek, cooked off, with oats", 456.7, -5.5, FillingFeel.Crumbly)]
+    [InlineData("beetroot, blanched, by cloth", 464.4, -5.3, FillingFeel.Crumbly)]
+    [InlineData("peas, mashed", 500.0, 3.4, FillingFeel.RollInFlour)]
+    [InlineData("sweet potato and coconut", 560.0, 6.1, FillingFeel.Weeps)]
+    [InlineData("fresh cheese", 400.0, -3.5, FillingFeel.Holds)]
+    [InlineData("brined cheese", 400.0, 3.3, FillingFeel.RollInFlour)]
+    [InlineData("cabbage and fresh cheese", 774.3, -1.4, FillingFeel.Holds)]
+    [InlineData("minced lamb", 400.0, -9.2, FillingFeel.Crumbly)]
+    [InlineData("lamb and leek", 600.0, 3.4, FillingFeel.RollInFlour)]
+    [InlineData("lentils and jaggery", 815.6, -1.8, FillingFeel.Holds)]
+    [InlineData("dates and walnuts", 420.0, -25.9, FillingFeel.Holds)]
+    [InlineData("walnuts", 200.0, -24.8, FillingFeel.Crumbly)]
+    public void It_weighs_frees_and_behaves_so(string filling, double mass, double free, FillingFeel feel)
+    {
+        var end = End(Worked[filling]);
+
+        Assert.Equal(mass, end.Mass.Value, 0.05);
+        Assert.Equal(free, end.FreeShare.Value, 0.05);
+        Assert.Equal(feel, FillingStage.FeelOf(end));
+    }
+
+    [Fact]
+    public void Radish_by_hand_through_the_sums()
+    {
+        // 945 g water; 30 % · (1 − e^(−15/6)) of it lies loose; a cloth takes 35 % of the rest.
+        var loose = 945 * 0.30 * (1 - Math.Exp(-2.5));
+        var drained = loose + (945 - loose) * 0.35;
+        var made = Made(Worked["radish, salted, by cloth"]);
+
+        Assert.Equal(drained, made.Liquor.Water.Value, 9);
+        Assert.Equal(loose, made.Parts[0].Rows[1].State.Loose.Value, 9);
+        // 15 g of salt, gone in the measure of the water; the holding stays 8 g a gram of 55 g solids.
+        Assert.Equal(15 * drained / 945, made.Liquor.Salt.Value, 9);
+        Assert.Equal(945 - drained - 55 * 8, made.End.Free.Value, 9);
+    }
+
+    [Fact]
+    public void Salt_draws_with_the_root_of_its_share_and_grated_faster_than_chopped()
+    {
+        double Loose(FillingStep cut, double share) => Made(Of(Part("radish", 100, cut, Salt(share, 6)))).Parts[0].Rows[1].State.Loose.Value;
+
+        Assert.Equal(2, Loose(Grate, 2) / Loose(Grate, 0.5), 9);
+        Assert.Equal((1 - Math.Exp(-1)) / (1 - Math.Exp(-0.6)), Loose(Grate, 1.5) / Loose(Fine, 1.5), 9);
+    }
+
+    [Fact]
+    public void A_pan_drives_off_about_five_grams_a_minute_and_no_more_than_there_is()
+    {
+        Assert.Equal(4.9, Made(Of(Part("radish", 500, Saute(1)))).Parts[0].Rows[0].Steam.Value, 0.05);
+        var dry = End(Of(Part("radish", 500, Saute(600))));
+        Assert.Equal(dry.Holds.Value / 2, dry.Water.Value, 9);
+    }
+
+    [Fact]
+    public void Cooked_to_a_weight_it_says_how_long_that_takes()
+    {
+        var row = Made(Of(Part("mushroom", 500, new SauteStep(new(0), new(240), "ghee", new(0), new(400))))).Parts[0].Rows[0];
+
+        Assert.Equal(400, row.State.Mass.Value, 9);
+        Assert.Equal(100 / (1.8 * 60 * Math.PI / 4 * 0.24 * 0.24), row.Time.Value, 9);
+    }
+
+    [Fact]
+    public void Binders_drink_what_the_table_says() => Assert.Equal(
+        [9.0, 11, 16, 17, 30, 10, 12],
+        new[] { "gram-flour", "gram-flour-roasted", "oats-rolled", "crumbs-dry", "potato-flake", "flour-semolina", "coconut-dry" }
+            .Select(id => Math.Round((End(Of(Part("radish", 500))).Free - End(Of(Part("radish", 500), Bind(10, id))).Free).Value, 9)));
+
+    [Fact]
+    public void Melted_sugar_lets_water_out_first_and_thickens_with_stirring()
+    {
+        FillingSpec Sweet(double minutes) => Of(Part("lentil-paste", 250, Mash), new SweetenStep("jaggery", new(150), new(minutes), new(240)));
+
+        Assert.True(End(Sweet(0)).Free > End(Of(Part("lentil-paste", 250))).Free);
+        Assert.Equal(FillingFeel.Weeps, FillingStage.FeelOf(End(Sweet(0))));
+        Assert.Equal(FillingFeel.Holds, FillingStage.FeelOf(End(Sweet(15))));
+    }
+
+    [Fact]
+    public void Dry_lentils_soak_boil_and_press_towards_what_they_hold()
+    {
+        double Water(params FillingStep[] steps) => End(Of(Part("lentil-dry", 100, steps))).Water.Value;
+
+        // 90 g solids hold 171 g.
+        Assert.InRange(Water(new SoakStep(new(480))), 90, 0.6 * 171);
+        Assert.True(Water(new BoilStep(new(10))) < Water(new PressureStep(new(10))));
+        Assert.Equal(1.05 * 171, Water(new PressureStep(new(120))), 1e-3);
+    }
+
+    [Fact]
+    public void It_cools_on_a_tray_and_faster_in_the_fridge()
+    {
+        double After(double minutes, RestPlace place) => End(Of(Part("pea-mash", 300, new BoilStep(new(5)), new CoolStep(new(minutes), place)))).Temperature.Value;
+
+        Assert.Equal(22 + 73 / Math.E, After(35, RestPlace.Room), 9);
+        Assert.True(After(35, RestPlace.Fridge) < After(35, RestPlace.Room));
+    }
+}
