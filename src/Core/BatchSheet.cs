@@ -65,7 +65,8 @@ public static class Planner
         var roll = RollStage.Judge(shape, rolled, fold, mix, poured ? null : dough.Fat) is var flat && filling is { Parcel: { } parcel }
             ? ParcelStage.Rolled(flat, parcel, spec.Roll)
             : flat;
-        var pan = PanStage.Work(spec.Pan, filling is null ? rolled.Area : filling.Parcel.Area, roll.Thickness, dough, fold, larder, learned);
+        var piece = PanPiece.Of(rolled, dough, filling?.Parcel, filling?.End, FillingNotes.IsRisky(spec.Filling, larder), poured);
+        var pan = PanStage.Work(shape, piece, dough, fold, larder, learned);
         var folds = !poured && (filling is null || Parcel.IsFolded(filling.Parcel.Shape));
         var used = Spent.On(shape, stuffed.Made, balls.Count, pieces);
 
@@ -90,7 +91,7 @@ public static class Planner
                 .. !folds ? [] : LaminationNotes.OfFold(shape, fold, rolled, dough, larder),
                 .. filling is null ? [] : FillingNotes.Of(spec, stuffed.Made!, filling, larder),
                 .. poured ? [] : LaminationNotes.OfRoll(spec, roll, fold, folded, shape.Roll.Diameter),
-                .. PanNotes.Of(spec.Pan, pan, roll, fold),
+                .. PanNotes.Of(shape.Pan, pan, piece, roll, fold, larder, learned),
             ],
             filling);
     }

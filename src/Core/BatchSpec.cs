@@ -247,15 +247,3 @@ public enum RollBy
     /// <summary>Pressed out with the fingers, which keeps rings whole.</summary>
     Hand,
 }
-
-/// <summary>How dark each face should be.</summary>
-public enum Colour
-{
-    Pale,
-    Gold,
-    Brown,
-}
-
-/// <param name="Temperature">The empty pan when the piece goes on.</param>
-/// <param name="FatPerSide">Fat on each face, per piece.</param>
-public sealed record PanSpec(Celsius Temperature, string Fat, Grams FatPerSide, Colour Colour);

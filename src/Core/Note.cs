@@ -111,7 +111,20 @@ public enum NoteCode
     PanTooCool,
     PanFatThin,
     PanFatPools,
-    FirstEstimate,
+    PanNeverCooks,
+    PanChars,
+    PanNeverColours,
+    RawInside,
+    CoreUnsafe,
+    FaceBurnt,
+    FacePale,
+    PanClimbs,
+    PanFalls,
+    PanCrowded,
+    ButterBrowns,
+    DriedOut,
+    HoldStiff,
+    PaperSweats,
     HotFat,
     Steam,
 }
@@ -174,6 +187,15 @@ public enum MendCode
 
     /// <summary>All of the filling so many times.</summary>
     FillingTimes,
+
+    /// <summary>Another heat of the pan.</summary>
+    PanTo,
+
+    /// <summary>Another flame.</summary>
+    FlameTo,
+
+    /// <summary>Back to the stays that are advised.</summary>
+    AsAdvised,
 }
 
 /// <summary>A change that mends a fault: what it is called, and what the batch would then say.</summary>
@@ -182,5 +204,13 @@ public enum MendCode
 /// <param name="Roll">The last roll as it would be; nothing where it stays.</param>
 /// <param name="Filling">The filling as it would be; nothing where it stays.</param>
 /// <param name="Item">The larder id it speaks of, if any.</param>
+/// <param name="Pan">The pan as it would be; nothing where it stays.</param>
 public sealed record Mend(
-    MendCode Code, IReadOnlyList<Quantity> Quantities, SheetSpec? Sheet = null, FoldSpec? Fold = null, RollSpec? Roll = null, FillingSpec? Filling = null, string? Item = null);
+    MendCode Code,
+    IReadOnlyList<Quantity> Quantities,
+    SheetSpec? Sheet = null,
+    FoldSpec? Fold = null,
+    RollSpec? Roll = null,
+    FillingSpec? Filling = null,
+    string? Item = null,
+    PanSpec? Pan = null);

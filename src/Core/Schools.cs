@@ -19,7 +19,7 @@ public static class Schools
             Balls = new(BallBy.Mass, new(45), new(1.6)),
             Sheet = Plain.Sheet with { Diameter = new(170) },
             Roll = new(new(170), new(5)),
-            Pan = new(new(230), "ghee", new(1.2), Colour.Brown),
+            Pan = new(new(230), "ghee", new(1.2), Colour.Pale, Roasting.DryOnly),
         }),
         new("halves", Plain with
         {
@@ -81,7 +81,7 @@ public static class Schools
             Dough = DoughSpec.Of("flour-white", Feel.Batter, 180, "oil-sunflower", 2) with { Mix = new(Kneading.None) },
             Rest = RestSpec.CoveredFor(30),
             Ladle = new(new(90), new(2.5)),
-            Pan = new(new(190), "oil-sunflower", new(1.5), Colour.Gold),
+            Pan = new(new(190), "oil-sunflower", new(1.5), Colour.Gold, On: Cookware.Usual with { Flame = Flame.High }),
         }),
     ];
 

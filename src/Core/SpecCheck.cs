@@ -33,6 +33,7 @@ public enum RefusalCode
     NoWall,
     FillingTooBig,
     Together,
+    FrozenBatter,
     NameTaken,
     NotUtf8,
     WrongColumns,
@@ -118,8 +119,7 @@ public static class SpecCheck
         .. StepLimits("filling.together[]"),
         new("roll.diameter", 60, 600, Millimetres.Unit),
         new("roll.rest", 0, 720, Minutes.Unit),
-        new("pan.temperature", 120, 320, Celsius.Unit),
-        new("pan.fatPerSide", 0, 60, Grams.Unit),
+        .. PanCheck.Limits,
     ];
 
     // Steps of a filling stand in two places.
@@ -181,6 +181,7 @@ public static class SpecCheck
         ["fold.steps[].flour"] = Dusts,
         ["fold.steps[].item"] = Scattered,
         ["pan.fat"] = Fats,
+        ["pan.second.id"] = Fats,
         ["filling.parts[].id"] = Fillings,
     };
 
@@ -209,9 +210,7 @@ public static class SpecCheck
         OfKind("sheet.dust", spec.Sheet.Dust, larder, refusals);
         InRange("roll.diameter", spec.Roll.Diameter.Value, refusals);
         InRange("roll.rest", spec.Roll.Rest.Value, refusals);
-        InRange("pan.temperature", spec.Pan.Temperature.Value, refusals);
-        InRange("pan.fatPerSide", spec.Pan.FatPerSide.Value, refusals);
-        OfKind("pan.fat", spec.Pan.Fat, larder, refusals);
+        PanCheck.Figures(spec, larder, refusals);
         StepCheck.Figures(spec.Fold.Steps, larder, refusals);
         if (spec.Filling is { } filling)
         {

@@ -7,7 +7,7 @@ namespace Ystrata.Instruments;
 public static class ScaleLine
 {
     /// <summary>No honest line is longer.</summary>
-    public const int Longest = 32;
+    public const int Longest = LineDevice<Reading>.Longest;
 
     private const double Most = 100_000;
 

@@ -38,11 +38,16 @@ builder.Services.AddSingleton<Pantry>();
 builder.Services.AddSingleton<KitchenLarder>();
 // Every request works with the larder as it stood when it came in.
 builder.Services.AddTransient(s => s.GetRequiredService<KitchenLarder>().Now);
+builder.Services.AddSingleton<PracticeScores>();
 builder.Services.AddSingleton<MarrowQuay>();
 // --scale /dev/ttyUSB0 listens to a scale on a serial line; without it the stand-in is on the bench.
 builder.Services.AddSingleton<IScale>(s => builder.Configuration["scale"] is { Length: > 0 } device
     ? new LineScale(device, s.GetRequiredService<TimeProvider>())
     : new SimulatedScale(s.GetRequiredService<TimeProvider>()));
+// --probe does the same for a pan probe.
+builder.Services.AddSingleton<IPanProbe>(s => builder.Configuration["probe"] is { Length: > 0 } device
+    ? new LineProbe(device, s.GetRequiredService<TimeProvider>())
+    : new SimulatedProbe(s.GetRequiredService<TimeProvider>()));
 
 var app = builder.Build();
 if (builder.Configuration.GetValue<bool>("demo"))
@@ -66,6 +71,9 @@ api.MapGroup("/compare").WithTags("Fold").MapCompare();
 api.MapGroup("/reverse").WithTags("Fold").MapReverse();
 api.MapGroup("/hands").WithTags("Fold").MapHands();
 api.MapGroup("/scale").WithTags("Scale").MapScale();
+api.MapGroup("/probe").WithTags("Pan").MapProbe();
+api.MapGroup("/pan").WithTags("Pan").MapPan();
+api.MapGroup("/practice").WithTags("Pan").MapPractice();
 api.MapGroup("/larder").WithTags("Larder").MapLarder();
 api.MapGroup("/vessels").WithTags("Larder").MapVessels();
 api.MapGroup("/measure").WithTags("Larder").MapMeasure();

@@ -55,7 +55,7 @@ public sealed record Planned(
             Mass(Part.Salt),
             sheet.Balls.Mass,
             spec.Pan.Temperature,
-            [.. sheet.Pan.Turns.Select(t => t.Time)]);
+            sheet.Pan.Turns is [var first, var second, .., var last] ? [first.Time, second.Time, last.Time] : [.. sheet.Pan.Turns.Select(t => t.Time)]);
     }
 }
 

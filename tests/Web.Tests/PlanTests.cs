@@ -46,7 +46,6 @@ public sealed class PlanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
         Assert.Equal(80, (double)sheet["balls"]!["mass"]!, 9);
         Assert.Contains(sheet["notes"]!.AsArray(), n => (string)n!["code"]! == "fusedContacts" && (string)n["stage"]! == "fold");
-        Assert.True((bool)sheet["pan"]!["firstEstimate"]!);
     }
 
     [Theory]

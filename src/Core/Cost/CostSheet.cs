@@ -8,7 +8,7 @@ public sealed record Spent(string Id, Grams Mass, CostPart Part)
     [
         .. made is null ? [] : FillingInputs.Of(spec.Filling!, made).Where(f => f.Mass.Value > 0).Select(f => new Spent(f.Id, f.Mass, CostPart.Filling)),
         .. FoldInputs.Of(spec).Select(u => new Spent(u.Id, u.OfBall * balls, CostPart.Inside))
-            .Append(new(spec.Pan.Fat, spec.Pan.FatPerSide * (2 * pieces), CostPart.Pan))
+            .Concat(spec.Pan.Fats().Select(f => new Spent(f.Id, f.Mass * pieces, CostPart.Pan)))
             .Where(u => u.Mass.Value > 0),
     ];
 }

@@ -123,16 +123,28 @@ public static class FillingNotes
             : Say(NoteCode.FillingShort, Weight.Watch, [Quantity.Of("short", balance.Over * -1), Quantity.Count("pieces", balance.Pieces)], mends: mends);
     }
 
+    /// <summary>Whether the filling holds egg or meat or was chilled, so that its core counts (models.md F).</summary>
+    public static bool IsRisky(FillingSpec? filling, Larder larder)
+    {
+        if (filling is null)
+        {
+            return false;
+        }
+
+        var steps = filling.Parts.SelectMany(p => p.Steps).Concat(filling.Together).ToList();
+        return filling.Parts.Any(p => p.Id == "egg" || larder[p.Id].Kind == IngredientKind.Meat)
+            || steps.Any(s => s is SeasonStep { Item: "egg" } or MoistenStep { Item: "egg" } or CoolStep { Place: RestPlace.Fridge });
+    }
+
     private static IEnumerable<Note> Cautions(FillingSpec filling, Larder larder)
     {
         var steps = filling.Parts.SelectMany(p => p.Steps).Concat(filling.Together).ToList();
         var ids = filling.Parts.Select(p => p.Id).Concat(steps.OfType<SeasonStep>().Select(s => s.Item)).Concat(steps.OfType<MoistenStep>().Select(s => s.Item)).ToList();
         var kinds = filling.Parts.Select(p => larder[p.Id].Kind).ToList();
         var fried = steps.Any(s => s is SauteStep);
-        var chilled = steps.Any(s => s is CoolStep { Place: RestPlace.Fridge });
-        if (kinds.Contains(IngredientKind.Meat) || ids.Contains("egg") || chilled)
+        if (IsRisky(filling, larder))
         {
-            yield return Say(NoteCode.CoreSafe, Weight.Caution, [Quantity.Of("core", new Celsius(74))]);
+            yield return Say(NoteCode.CoreSafe, Weight.Caution, [Quantity.Of("core", PanPiece.SafeCore)]);
         }
 
         if (steps.Any(s => s is SauteStep or BoilStep or BlanchStep or PressureStep or SweetenStep) || kinds.Any(k => k is IngredientKind.Mash or IngredientKind.Meat or IngredientKind.Dairy))

@@ -87,3 +87,11 @@ public readonly record struct Millilitres(double Value) : IMeasure<Millilitres>
 
     public static Millilitres From(double value) => new(value);
 }
+
+/// <summary>Energy of food, in kilocalories.</summary>
+public readonly record struct Kilocalories(double Value) : IMeasure<Kilocalories>
+{
+    public static string Unit => "kcal";
+
+    public static Kilocalories From(double value) => new(value);
+}

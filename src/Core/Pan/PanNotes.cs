@@ -1,54 +1,174 @@
 namespace Ystrata.Core;
 
-public static class PanNotes
+internal static class PanNotes
 {
-    // A round that is thinner than this many mm cooks as a plain round; thicker wants medium heat (empirical).
+    // Paler than this share of what was wanted is noticed on the table (empirical).
+    private const double PaleShare = 0.6;
+
+    // A bread that has lost so much of itself is dry (empirical): water, percent of the raw piece.
+    private static readonly Percent DryLoss = new(25);
+
+    // A round that is thicker than this many mm cooks like a parcel and wants medium heat (empirical).
     private static readonly Millimetres ThickRound = new(6);
 
-    public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, RollSheet roll, FoldSheet fold)
+    // The pans that a mend may ask for.
+    private static readonly Celsius Coolest = new(160), Hottest = new(260);
+
+    public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, PanPiece piece, RollSheet roll, FoldSheet fold, Larder larder, Learned learned)
     {
-        if (roll.Thickness.Value > ThickRound.Value)
+        if (roll.Thickness.Value > ThickRound.Value && !piece.Stuffed)
         {
-            yield return new(NoteCode.ThickRound, Stage.Pan, Weight.Watch, [Quantity.Of("thickness", roll.Thickness), Quantity.Of("limit", ThickRound)]);
+            yield return Say(NoteCode.ThickRound, Weight.Watch, [Quantity.Of("thickness", roll.Thickness), Quantity.Of("limit", ThickRound)]);
         }
 
-        if (pan is { SmokePoint: { } smoke, SmokeWatchFrom: { } watch } && spec.FatPerSide.Value > 0)
+        foreach (var note in OfRun(spec, pan, piece, learned).Concat(OfRow(spec, pan)).Concat(OfFat(spec, pan, larder)).Concat(OfHold(spec, pan)))
         {
-            Quantity[] heat = [Quantity.Of("pan", spec.Temperature), Quantity.Of("smoke", smoke), Quantity.Of("under", watch)];
-            if (spec.Temperature.Value >= smoke.Value)
-            {
-                yield return new(NoteCode.PanSmokes, Stage.Pan, Weight.Wrong, heat, spec.Fat);
-            }
-            else if (spec.Temperature.Value > watch.Value)
-            {
-                yield return new(NoteCode.PanNearSmoke, Stage.Pan, Weight.Watch, heat, spec.Fat);
-            }
+            yield return note;
         }
 
-        if (spec.Temperature.Value < pan.CoolUnder.Value)
+        if (pan.Fat.Pan.Value > 0 && spec.Roasting != Roasting.DryOnly)
         {
-            yield return new(NoteCode.PanTooCool, Stage.Pan, Weight.Watch, [Quantity.Of("pan", spec.Temperature), Quantity.Of("least", pan.CoolUnder)]);
+            yield return Say(NoteCode.HotFat, Weight.Caution, []);
         }
 
-        if (pan.Film.Value > PanStage.MostFilm.Value)
+        if (fold.Nominal > 1 || spec.Finish != Finish.None)
         {
-            yield return new(NoteCode.PanFatPools, Stage.Pan, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("most", pan.FatGood.Most)], spec.Fat);
-        }
-        else if (spec.FatPerSide.Value > 0 && pan.Film.Value < PanStage.LeastFilm.Value)
-        {
-            yield return new(NoteCode.PanFatThin, Stage.Pan, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("least", pan.FatGood.Least)], spec.Fat);
-        }
-
-        yield return new(NoteCode.FirstEstimate, Stage.Pan, Weight.Watch, [Quantity.Of("first", pan.Turns[0].Time)]);
-
-        if (spec.FatPerSide.Value > 0)
-        {
-            yield return new(NoteCode.HotFat, Stage.Pan, Weight.Caution, []);
-        }
-
-        if (fold.Nominal > 1)
-        {
-            yield return new(NoteCode.Steam, Stage.Pan, Weight.Caution, []);
+            yield return Say(NoteCode.Steam, Weight.Caution, []);
         }
     }
+
+    private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, PanPiece piece, Learned learned)
+    {
+        Quantity[] heat = [Quantity.Of("pan", spec.Laid), Quantity.Of("passed", pan.Passed), Quantity.Of("needed", pan.Needed)];
+        if (pan.Failure is { } failure)
+        {
+            var better = new PanStage(spec, piece, learned.PanTime, roughly: true).Nearest(Coolest, Hottest);
+            yield return failure switch
+            {
+                PanFailure.Chars => Say(NoteCode.PanChars, Weight.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
+                PanFailure.NeverColours => Say(NoteCode.PanNeverColours, Weight.Wrong, [Quantity.Of("pan", spec.Laid)], mends: To(spec, better)),
+                _ => Say(NoteCode.PanNeverCooks, Weight.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
+            };
+        }
+        else if (pan.CookedAt is null)
+        {
+            var unsafeCore = piece.Stuffed && piece.FillingNeeds == PanPiece.SafeCore && pan.Passed.Value < pan.Needed.Value;
+            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Weight.Caution : Weight.Wrong, heat, mends: Advised(spec, pan));
+        }
+
+        if (spec.Laid.Value < pan.CoolUnder.Value)
+        {
+            yield return Say(NoteCode.PanTooCool, Weight.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("least", pan.CoolUnder)]);
+        }
+
+        if (pan.Turns.Count == 0)
+        {
+            yield break;
+        }
+
+        var (darkest, palest) = (Math.Max(pan.First, pan.Second), Math.Min(pan.First, pan.Second));
+        if (darkest > PanRun.DarkestFace)
+        {
+            yield return Say(NoteCode.FaceBurnt, Weight.Wrong, [new("dark", darkest, ""), new("most", PanRun.DarkestFace, "")], mends: Advised(spec, pan));
+        }
+        else if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.CookedAt is not null)
+        {
+            yield return Say(NoteCode.FacePale, Weight.Watch, [new("dark", palest, ""), new("wanted", PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
+        }
+
+        if (pan.Lost.Value > DryLoss.Value)
+        {
+            yield return Say(NoteCode.DriedOut, Weight.Watch, [Quantity.Of("lost", pan.Lost), Quantity.Of("most", DryLoss)]);
+        }
+    }
+
+    private static IEnumerable<Note> OfRow(PanSpec spec, PanSheet pan)
+    {
+        if (pan.Row is { Pieces.Count: > 0 } row)
+        {
+            var mends = row.Holds == spec.Cookware.Flame ? null : new[] { FlameTo(spec, row.Holds) };
+            if (row.DownAfter is { } down)
+            {
+                yield return Say(NoteCode.PanClimbs, Weight.Watch, [Quantity.Count("after", down), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
+            }
+            else if (row.UpAfter is { } up)
+            {
+                yield return Say(NoteCode.PanFalls, Weight.Watch, [Quantity.Count("after", up), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
+            }
+        }
+
+        if (spec.Together > pan.Room)
+        {
+            yield return Say(NoteCode.PanCrowded, Weight.Watch, [Quantity.Count("together", spec.Together), Quantity.Count("room", pan.Room)]);
+        }
+    }
+
+    private static IEnumerable<Note> OfFat(PanSpec spec, PanSheet pan, Larder larder)
+    {
+        if (spec.Fats().Sum(f => f.Mass.Value) <= 0)
+        {
+            yield break;
+        }
+
+        var inPan = spec.Roasting != Roasting.DryOnly;
+        var fats = PanFat.Of(spec, larder);
+        // The hottest the pan gets while the piece is on it counts, not only what it is when the piece goes on.
+        var hottest = pan.PanHigh;
+        if (inPan && PanFat.Smoke(fats) is var (fat, smoke))
+        {
+            Quantity[] heat = [Quantity.Of("pan", hottest), Quantity.Of("smoke", smoke), Quantity.Of("under", PanFat.WatchFrom(smoke))];
+            var under = new Celsius(Math.Floor((smoke.Value - (hottest.Value - spec.Laid.Value) - 11) / 5) * 5);
+            var mends = under.Value >= Coolest.Value ? To(spec, under) : null;
+            if (hottest.Value >= smoke.Value)
+            {
+                yield return Say(NoteCode.PanSmokes, Weight.Wrong, heat, fat.Id, mends);
+            }
+            else if (hottest.Value > PanFat.WatchFrom(smoke).Value)
+            {
+                yield return Say(NoteCode.PanNearSmoke, Weight.Watch, heat, fat.Id, mends);
+            }
+
+            if (PanFat.WithSolids(fats) is { } solids)
+            {
+                yield return Say(NoteCode.ButterBrowns, Weight.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("smoke", solids.SmokePoint ?? smoke)], solids.Id);
+            }
+        }
+
+        var film = pan.Film.Value;
+        if (film > PanFat.MostFilm.Value && spec.Roasting != Roasting.ShallowFry)
+        {
+            yield return Say(NoteCode.PanFatPools, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("most", pan.FatGood.Most)], spec.Fat);
+        }
+        else if (film > 0 && film < PanFat.LeastFilm.Value)
+        {
+            yield return Say(NoteCode.PanFatThin, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("least", pan.FatGood.Least)], spec.Fat);
+        }
+    }
+
+    private static IEnumerable<Note> OfHold(PanSpec spec, PanSheet pan)
+    {
+        if (pan.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
+        {
+            yield return Say(NoteCode.HoldStiff, Weight.Watch, [Quantity.Of("time", time), Quantity.Of("soft", pan.Hold.Soft)]);
+        }
+
+        if (pan.Hold.Sweats)
+        {
+            yield return Say(NoteCode.PaperSweats, Weight.Watch, []);
+        }
+    }
+
+    private static Mend[]? To(PanSpec spec, Celsius? pan) => pan is { } at
+        ? [new(MendCode.PanTo, [Quantity.Of("pan", at)], Pan: spec with { Temperature = at, Measured = null, Own = null })]
+        : null;
+
+    private static Mend FlameTo(PanSpec spec, Flame flame) => new(
+        MendCode.FlameTo, [new("flame", (int)flame, "")], Pan: spec with { On = spec.Cookware with { Flame = flame } });
+
+    private static Mend[]? Advised(PanSpec spec, PanSheet pan) => pan is { Own: true, Advised.Count: > 0 }
+        ? [new(MendCode.AsAdvised, [Quantity.Count("turns", pan.Advised.Count)], Pan: spec with { Own = null })]
+        : null;
+
+    private static Note Say(NoteCode code, Weight weight, IReadOnlyList<Quantity> quantities, string? item = null, IReadOnlyList<Mend>? mends = null) =>
+        new(code, Stage.Pan, weight, quantities, item, mends);
 }

@@ -1,114 +1,320 @@
 namespace Ystrata.Core;
 
-public enum Face
+/// <summary>Stage 8: the piece on the heat, turn by turn (models.md F).</summary>
+internal sealed class PanStage
 {
-    First,
-    Second,
-}
-
-/// <summary>One stay of one face on the pan.</summary>
-/// <param name="Fat">Fat put down for this stay.</param>
-public sealed record Turn(Face Face, Seconds Time, Grams Fat);
-
-/// <param name="Turns">In order: the first face dry, the second with fat, the first again with fat.</param>
-/// <param name="FirstEstimate">True while the times come from the closed form below and not from a run of the pan.</param>
-/// <param name="Film">Fat on each face.</param>
-/// <param name="FatGood">Fat per side for a film of 50 to 150 µm.</param>
-/// <param name="CoolUnder">Under this a face dries before it colours.</param>
-/// <param name="SmokePoint">Of the pan's fat, where known.</param>
-/// <param name="SmokeWatchFrom">From here on a pan that creeps up smokes.</param>
-public sealed record PanSheet(
-    IReadOnlyList<Turn> Turns,
-    Seconds Total,
-    bool FirstEstimate,
-    Micrometres Film,
-    Range<Grams> FatGood,
-    Celsius CoolUnder,
-    Celsius? SmokePoint,
-    Celsius? SmokeWatchFrom,
-    FatSheet Fat);
-
-/// <summary>Where the fat of one piece is.</summary>
-public sealed record FatSheet(Grams Dough, Grams Inside, Grams Pan);
-
-/// <summary>Stage 8, first estimate: a heating front that moves inwards behind a contact resistance.</summary>
-/// <remarks>
-/// Plank's closed form for a moving front, t = E / (T_pan − T_front) · (1/h + x/2k), with the heat a round has taken up by the turn,
-/// E = T · ρ · (c · ΔT + ε · w · λ). The share ε is fitted to two cues of models.md F, 2.4 mm at 230 °C near 30 s and 3 mm at 215 °C near 45 s.
-/// </remarks>
-public static class PanStage
-{
-    /// <summary>Fat on a face, models.md F: less leaves dry spots, more runs off.</summary>
-    public static readonly Micrometres LeastFilm = new(50), MostFilm = new(150);
-
-    // Within this of the smoke point a pan that creeps up smokes (models.md F).
-    private const double NearSmoke = 10;
-
-    // Empirical.
+    // Under this a face dries before it colours (empirical).
     private static readonly Celsius CoolPan = new(170);
 
-    private const double DoughDensity = 1150, Conductivity = 0.40; // kg/m³, W/(m·K); models.md F
-    private const double DrySolids = 1600, Water = 4180, Latent = 2.257e6; // J/(kg·K), J/(kg·K), J/kg
-    private const double DryContact = 200, FatContact = 350; // W/(m²·K)
-    private const double CueDepth = 0.35, CueCelsius = 94, RoomCelsius = 22, MeanCelsius = 77;
-    private const double SteamShare = 0.107; // of the water, gone by the first turn; fitted
+    // Of the pan's floor, what pieces cannot cover: they are round, and have to be turned (empirical).
+    private const double Covers = 0.85;
 
-    // Colour of a face, models.md F: gold takes 45 s at 135 °C, with 80 kJ/mol.
-    private const double GoldSeconds = 45, ActivationOverGas = 80_000 / 8.314, GoldKelvin = 408.15;
-    private const double CrustDepth = 0.00025, CrustConductivity = 0.088; // m, W/(m·K): outer 0.25 mm, dry
-    private const double DryCrustContact = 0.35;
+    // Nothing thicker is cooked through on a pan before it chars (empirical).
+    private static readonly Millimetres Thickest = new(40);
 
-    /// <param name="area">Of one face.</param>
-    /// <param name="thickness">Of the raw piece.</param>
-    public static PanSheet Work(PanSpec spec, SquareCentimetres area, Millimetres thickness, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
+    // Cells and steps while programs are only tried out; the one that is taken is timed with fine ones.
+    private static readonly Millimetres CoarseCell = new(0.5);
+
+    private readonly PanSpec spec;
+    private readonly PanPiece piece;
+    private readonly Slab fine, coarse;
+    private readonly double ring, pace;
+    private readonly Wanted wanted;
+
+    /// <param name="roughly">Everything with coarse cells and steps.</param>
+    public PanStage(PanSpec spec, PanPiece piece, double pace, bool roughly = false)
     {
-        var fat = larder[spec.Fat];
-        var cue = CueTime(spec.Temperature, thickness, dough.WaterShare, DryContact, RoomCelsius);
-        var through = CueTime(spec.Temperature, thickness, dough.WaterShare, FatContact, MeanCelsius);
-        var colour = ColourTime(spec.Temperature, spec.Colour);
-        Turn[] turns =
-        [
-            new(Face.First, cue * learned.PanTime, Grams.Zero),
-            new(Face.Second, (through + colour) * learned.PanTime, spec.FatPerSide),
-            new(Face.First, colour * learned.PanTime, spec.FatPerSide),
-        ];
-
-        return new(
-            turns,
-            new(turns.Sum(t => t.Time.Value)),
-            FirstEstimate: true,
-            Coat.OfFat(spec.FatPerSide, fat, area).Film,
-            new(Coat.FatFor(LeastFilm, fat, area), Coat.FatFor(MostFilm, fat, area)),
-            CoolPan,
-            fat.SmokePoint,
-            fat.SmokePoint is { } smoke ? new Celsius(smoke.Value - NearSmoke) : null,
-            new(dough.Ball * (dough.Portions.Single(p => p.Part == Part.Fat).Mass / dough.Mass / fold.Pieces), fold.InsideFat / fold.Pieces, spec.FatPerSide * 2));
+        (this.spec, this.piece, this.pace) = (spec, piece, pace);
+        coarse = Slab.Of(piece.Layers, spec.Frozen, CoarseCell);
+        fine = roughly ? coarse : Slab.Of(piece.Layers, spec.Frozen);
+        Room = RoomFor(spec.Cookware, piece.Area);
+        ring = Math.Clamp(SquareCentimetres.OfRound(spec.Cookware.Across).Value / (piece.Area.Value * spec.Together), 1, PanRun.RingOfPan);
+        wanted = piece.Wants(Dark(spec.Colour));
     }
 
-    /// <summary>Seconds until 35 % of the depth reaches 94 °C and blisters rise.</summary>
-    public static Seconds CueTime(Celsius pan, Millimetres thickness, Percent water, double contact, double from)
-    {
-        var t = thickness.Metres;
-        var w = water.Fraction;
-        var heat = (DrySolids * (1 - w) + Water * w) * (MeanCelsius - Math.Min(from, MeanCelsius)) + SteamShare * w * Latent;
-        var resistance = 1 / contact + CueDepth * t / (2 * Conductivity);
-        return new(DoughDensity * t * heat * resistance / (pan.Value - CueCelsius));
-    }
+    /// <summary>Pieces of this size that the pan has room for; at least one, however big.</summary>
+    public int Room { get; }
 
-    /// <summary>Seconds a dry face needs for its colour, Arrhenius about 135 °C (models.md F).</summary>
-    public static Seconds ColourTime(Celsius pan, Colour colour)
-    {
-        var contact = 1 / (FatContact * DryCrustContact);
-        var face = pan.Value - (pan.Value - 100) * contact / (contact + CrustDepth / CrustConductivity);
-        var rate = Math.Exp(ActivationOverGas * (1 / GoldKelvin - 1 / new Celsius(face).Kelvin));
-        return new(GoldSeconds * Target(colour) / rate);
-    }
-
-    /// <summary>How dark: 0.3 pale, 1 gold, 1.8 brown (models.md F).</summary>
-    private static double Target(Colour colour) => colour switch
+    /// <summary>How dark a face should be (models.md F).</summary>
+    public static double Dark(Colour colour) => colour switch
     {
         Colour.Pale => 0.3,
         Colour.Brown => 1.8,
         _ => 1,
     };
+
+    public static PanSheet Work(BatchSpec batch, PanPiece piece, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
+    {
+        var stage = new PanStage(batch.Pan, piece, learned.PanTime);
+        var advice = stage.Advise();
+        return stage.Judge(advice, batch, dough, fold, larder);
+    }
+
+    /// <summary>Stays that cook the piece on this pan, in whole seconds; or why none do.</summary>
+    public (IReadOnlyList<int> Stays, PanFailure? Why) Advise()
+    {
+        if (piece.Thickness.Value > Thickest.Value)
+        {
+            return ([], PanFailure.NeverCooks);
+        }
+
+        if (spec.Roasting != Roasting.DryThenFry)
+        {
+            return Roast.Advise(Start(fine), Start(coarse), wanted, spec.Roasting, piece.Poured);
+        }
+
+        var dry = wanted with { Colour = Math.Min(wanted.Colour, Dark(Colour.Pale)), Dry = true };
+        var (stays, why) = Roast.Advise(Start(fine), Start(coarse), dry, spec.Roasting, piece.Poured);
+        if (why is not null)
+        {
+            return (stays, why);
+        }
+
+        var run = Start(fine);
+        for (var i = 0; i < stays.Count; i++)
+        {
+            Roast.Begin(run, spec.Roasting, i, fatted: false);
+            run.Go(stays[i]);
+        }
+
+        var (fried, late) = Roast.Fry(run, wanted, spec.Stack);
+        return late is null ? ([.. stays, .. fried], null) : ([], late);
+    }
+
+    /// <summary>The least change of the pan, in steps of ten degrees, on which a program cooks the piece; nothing where none does.</summary>
+    public Celsius? Nearest(Celsius least, Celsius most)
+    {
+        for (var by = 10; by <= 60; by += 10)
+        {
+            foreach (var at in new[] { spec.Laid.Value - by, spec.Laid.Value + by })
+            {
+                var tried = new PanStage(spec with { Temperature = new(Math.Round(at / 10) * 10), Measured = null }, piece, pace, roughly: true);
+                if (tried.spec.Temperature.Value >= least.Value && tried.spec.Temperature.Value <= most.Value && tried.Advise().Why is null)
+                {
+                    return tried.spec.Temperature;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static int RoomFor(Cookware on, SquareCentimetres area) => Math.Max((int)(SquareCentimetres.OfRound(on.Across).Value * Covers / area.Value), 1);
+
+    private PanRun Start(Slab slab, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2);
+
+    private PanSheet Judge((IReadOnlyList<int> Stays, PanFailure? Why) advice, BatchSpec batch, DoughSheet dough, FoldSheet fold, Larder larder)
+    {
+        var fats = PanFat.Of(spec, larder);
+        var advised = advice.Stays.Select((t, i) => new Stay(new(t), Roast.IsFatted(spec.Roasting, i) ? spec.FatPerSide * (spec.Roasting == Roasting.ShallowFry ? 2 : 1) : Grams.Zero)).ToList();
+        var stays = spec.Own ?? advised;
+        var tape = new PanTape(spec.Laid);
+        var run = Start(fine);
+        var turns = Play(run, stays, tape);
+
+        var raw = Grams.FromKilograms(fine.MassPerArea * piece.Area.SquareMetres);
+        var baked = raw * (1 - run.Lost.Fraction);
+        IReadOnlyList<Grams> faces = spec.Own is null
+            ? [spec.FatPerSide, spec.FatPerSide]
+            : [FatOn(turns, Face.First), FatOn(turns, Face.Second)];
+        var inside = FoldInputs.Of(batch).Where(u => u.Is == LaidIn.Fat).Select(u => (larder[u.Id], u.OfBall / fold.Pieces)).ToList();
+        var doughFat = dough.Ball * (dough.Portions.Single(p => p.Part == Part.Fat).Mass / dough.Mass / fold.Pieces);
+        var fat = PanFat.Share(faces, doughFat, inside, batch.Dough.Fat.Id, baked, fats, piece.Area, larder);
+        var smoke = PanFat.Smoke(fats);
+        // Of a stuffed piece, whichever is behind.
+        var doughWants = !piece.Stuffed || run.DoughPassed.Value < wanted.Dough.Value;
+
+        return new(
+            turns,
+            new(turns.Sum(t => t.Time.Value)),
+            spec.Own is null ? advice.Why : null,
+            spec.Own is not null,
+            spec.Cookware,
+            advised,
+            tape.Blisters,
+            tape.CookedAt,
+            doughWants ? run.DoughPassed : run.FillingPassed,
+            doughWants ? wanted.Dough : wanted.Filling,
+            run.ColourOf(Face.First),
+            run.ColourOf(Face.Second),
+            raw,
+            baked + fat.Pan,
+            run.Lost,
+            run.WaterShare,
+            tape.Low,
+            tape.High,
+            tape.Drawn(),
+            Row(stays),
+            spec.Roasting == Roasting.DryThenFry && turns.Count >= 4 ? StackOf(turns) : null,
+            PanFat.Film(new((faces[0].Value + faces[1].Value) / 2), fats, piece.Area),
+            new(PanFat.For(PanFat.LeastFilm, fats, piece.Area), PanFat.For(PanFat.MostFilm, fats, piece.Area)),
+            CoolPan,
+            smoke?.At,
+            smoke is { } s ? PanFat.WatchFrom(s.At) : null,
+            fat,
+            WipeEvery(fat),
+            Room,
+            FinishHold.Opened(spec.Finish, fold, fold.Rings is not null, piece.Stuffed, run),
+            FinishHold.Held(spec, run));
+    }
+
+    private static Grams FatOn(IReadOnlyList<Turn> turns, Face face) => new(turns.Where(t => t.Face == face).Sum(t => t.Fat.Value));
+
+    private StackSheet StackOf(IReadOnlyList<Turn> turns)
+    {
+        var each = turns[^1].Time + turns[^2].Time;
+        return new(spec.Stack, each, each * spec.Stack);
+    }
+
+    private List<Turn> Play(PanRun run, IReadOnlyList<Stay> stays, PanTape? tape)
+    {
+        var turns = new List<Turn>(stays.Count);
+        for (var i = 0; i < stays.Count; i++)
+        {
+            if (spec.Roasting == Roasting.DryThenFry)
+            {
+                run.Wait(Roast.StackWait(i, [.. stays.Take(i).Select(s => (int)Math.Round(s.Time.Value))], spec.Stack));
+            }
+
+            Roast.Begin(run, spec.Roasting, i, stays[i].Fat.Value > 0);
+            var laid = run.Pan;
+            var seconds = (int)Math.Round(stays[i].Time.Value);
+            if (tape is null)
+            {
+                run.Go(seconds);
+            }
+            else
+            {
+                for (var s = 0; s < seconds; s++)
+                {
+                    run.Go(1);
+                    tape.Take(run, first: i == 0 && Roast.Cue(run, piece.Poured), wanted);
+                }
+            }
+
+            turns.Add(new(run.Down, stays[i].Time, stays[i].Fat, laid, run.ColourOf(run.Down), run.Middle));
+        }
+
+        return turns;
+    }
+
+    // Pieces of a row that are reported, and how long the pan stands empty between two.
+    private static readonly int[] Reported = [1, 2, 5, 20];
+    private const int Between = 8; // s (empirical)
+    private const double Drifts = 20; // °C off what was meant
+    private const double Settled = 0.2; // °C from one piece to the next
+
+    private RowSheet Row(IReadOnlyList<Stay> stays)
+    {
+        if (stays.Count == 0)
+        {
+            return new([], null, spec.Cookware.Flame, null, null);
+        }
+
+        var row = RowOn(spec.Cookware, stays);
+        // A flame is judged by the fifth piece: by then the pan shows where it goes.
+        double Off(Cookware on) => Math.Abs(RowOn(on, stays, 5)[^1].Pan.Value - spec.Laid.Value);
+        var holds = new[] { Flame.Low, Flame.Medium, Flame.High }.MinBy(f => Off(spec.Cookware with { Flame = f }));
+        int? First(Func<double, bool> off) => row.FirstOrDefault(p => off(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
+        return new([.. Reported.Select(n => row[n - 1])], Empty.Until(spec.Cookware, PanAfter(stays), spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
+    }
+
+    private Celsius PanAfter(IReadOnlyList<Stay> stays)
+    {
+        var run = Start(coarse);
+        Play(run, stays, null);
+        return run.Pan;
+    }
+
+    private RowPiece[] RowOn(Cookware on, IReadOnlyList<Stay> stays, int count = 20)
+    {
+        var row = new RowPiece[count];
+        var pan = spec.Laid;
+        for (var i = 0; i < count; i++)
+        {
+            // Once the pan comes round to where it was, so does every piece after.
+            if (i > 1 && Math.Abs(pan.Value - row[i - 1].Pan.Value) < Settled)
+            {
+                row[i] = row[i - 1] with { Number = i + 1 };
+                continue;
+            }
+
+            var run = new PanRun(coarse, pan, on, ring, pace, stepsASecond: 1);
+            Play(run, stays, null);
+            row[i] = new(i + 1, pan, run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Cooked(run));
+            pan = Empty.After(on, run.Pan, new(Between / pace));
+        }
+
+        return row;
+    }
+
+    // Flour and fat left behind burn: a wipe once about a gram and a half of them lies there (empirical).
+    private static int WipeEvery(FatSheet fat) => Math.Clamp((int)Math.Round(1.5 / (0.25 + fat.Left.Value / 2)), 1, 6);
+}
+
+/// <summary>A pan with nothing on it: heat from below, losses above, dT/dt = (Q − 35·(T − 22)) / C.</summary>
+public static class Empty
+{
+    private const double Settles = 0.5; // °C: as near as anybody can tell
+
+    /// <summary>Where this flame leaves the pan in the end.</summary>
+    public static Celsius InTheEnd(Cookware on) => new(PanRun.Room + Cookware.Burner(on.Flame) / PanRun.Losses);
+
+    public static Celsius After(Cookware on, Celsius from, Seconds time)
+    {
+        var end = InTheEnd(on).Value;
+        return new(end + (from.Value - end) * Math.Exp(-time.Value * PanRun.Losses / on.HeatPerArea));
+    }
+
+    /// <summary>How long it takes; nothing when it never gets there.</summary>
+    public static Seconds? Until(Cookware on, Celsius from, Celsius to)
+    {
+        var (end, now, then) = (InTheEnd(on).Value, from.Value, to.Value);
+        if (Math.Abs(then - now) <= Settles)
+        {
+            return new(0);
+        }
+
+        var left = (then - end) / (now - end);
+        return left > 0 && left < 1 ? new(Math.Round(-Math.Log(left) * on.HeatPerArea / PanRun.Losses)) : null;
+    }
+}
+
+/// <summary>What is written down while a piece cooks.</summary>
+/// <param name="laid">The pan as the piece goes on.</param>
+internal sealed class PanTape(Celsius laid)
+{
+    private const int MostSamples = 120;
+
+    private readonly List<(double Time, double Pan, double Middle, double First, double Second)> samples = [];
+
+    public Seconds? Blisters { get; private set; }
+
+    public Seconds? CookedAt { get; private set; }
+
+    public Celsius Low { get; private set; } = laid;
+
+    public Celsius High { get; private set; } = laid;
+
+    /// <param name="first">The blister cue has come, in the first stay.</param>
+    public void Take(PanRun run, bool first, Wanted wanted)
+    {
+        Blisters ??= first ? run.Time : null;
+        CookedAt ??= wanted.Cooked(run) ? run.Time : null;
+        Low = new(Math.Min(Low.Value, run.Pan.Value));
+        High = new(Math.Max(High.Value, run.Pan.Value));
+        samples.Add((run.Time.Value, run.Pan.Value, run.Middle.Value, run.ColourOf(Face.First), run.ColourOf(Face.Second)));
+    }
+
+    public PanTrace Drawn()
+    {
+        var every = samples.Count / MostSamples + 1;
+        var drawn = samples.Where((_, i) => i % every == every - 1 || i == samples.Count - 1).ToList();
+        return new(
+            [.. drawn.Select(s => new Seconds(s.Time))],
+            [.. drawn.Select(s => new Celsius(Math.Round(s.Pan, 1)))],
+            [.. drawn.Select(s => new Celsius(Math.Round(s.Middle, 1)))],
+            [.. drawn.Select(s => Math.Round(s.First, 3))],
+            [.. drawn.Select(s => Math.Round(s.Second, 3))]);
+    }
 }

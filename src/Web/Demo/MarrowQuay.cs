@@ -71,7 +71,7 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Kitc
                 Weighed(planned.DoughFat, 0.05),
                 Weighed(planned.Salt, 0.03),
                 Weighed(planned.BallMass, 0.02)),
-            new(new(Math.Round(Near(spec.Pan.Temperature.Value, 0.04))), Timed(planned.Sides[0]), Timed(planned.Sides[1]), Timed(planned.Sides[2])),
+            new(new(Math.Round(Near(spec.Pan.Temperature.Value, 0.04))), Timed(planned.Sides[0]), Timed(planned.Sides[1]), Timed(planned.Sides[^1])),
             judged,
             note);
     }

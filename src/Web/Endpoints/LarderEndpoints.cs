@@ -12,6 +12,8 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Plain">What a new bread starts from.</param>
 /// <param name="PlainFilling">What a filling starts from.</param>
 /// <param name="WallSchools">Filling to dough: a spoonful, even, plenty.</param>
+/// <param name="Pans">Every kind as it is usually made.</param>
+/// <param name="Looks">What a face is called, from which darkness on.</param>
 /// <param name="MostParts">Parts of a filling.</param>
 /// <param name="MostFillingSteps">Steps of a part, or after joining.</param>
 /// <param name="Schools">What else it can start from.</param>
@@ -33,6 +35,8 @@ public sealed record LarderView(
     BatchSpec Plain,
     FillingSpec PlainFilling,
     IReadOnlyList<Percent> WallSchools,
+    IReadOnlyList<Cookware> Pans,
+    IReadOnlyList<LookFrom> Looks,
     int MostParts,
     int MostFillingSteps,
     IReadOnlyList<School> Schools,
@@ -75,6 +79,8 @@ public static class LarderEndpoints
         BatchSpec.Plain,
         FillingSpec.Usual,
         Parcel.Schools,
+            [.. Enum.GetValues<PanKind>().Select(Cookware.Of)],
+            LookFrom.All,
         FillingCheck.MostParts,
         FillingCheck.MostSteps,
         Schools.All,

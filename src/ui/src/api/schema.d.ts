@@ -138,6 +138,107 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/probe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["probe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/probe/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Readings as server-sent events, four a second. */
+        get: operations["probeReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/probe/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes the stand-in's flame or pan, lays a bread, lifts it, pulls its plug. */
+        post: operations["playProbe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pan/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same piece on up to four pans or flames, each as advised there. */
+        post: operations["comparePans"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A round of practice as far as it has gone; keeps nothing. */
+        post: operations["practise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["practiceScores"];
+        put?: never;
+        /** Works a finished round out and keeps its score. */
+        post: operations["keepPractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/larder": {
         parameters: {
             query?: never;
@@ -706,6 +807,15 @@ export interface components {
          * @enum {unknown}
          */
         ContactState: "open" | "patchy" | "fused";
+        /** @description One pan and the flame under it. */
+        Cookware: {
+            kind: components["schemas"]["PanKind"];
+            /** @description Of its floor. */
+            thickness: components["schemas"]["Millimetres"];
+            /** @description Of its floor, as a round. */
+            across: components["schemas"]["Millimetres"];
+            flame: components["schemas"]["Flame"];
+        };
         /**
          * @description Where the money goes.
          * @enum {unknown}
@@ -840,11 +950,18 @@ export interface components {
             /** @description What lies on the face that is up. */
             up: components["schemas"]["Dressing"];
         };
-        /** @description Where the fat of one piece is. */
+        /** @description The fat of one piece, and where it is. */
         FatSheet: {
             dough: components["schemas"]["Grams"];
             inside: components["schemas"]["Grams"];
+            /** @description From the pan, what stays on the faces. */
             pan: components["schemas"]["Grams"];
+            /** @description From the pan, what stays in it: poured off, or there for the next piece. */
+            left: components["schemas"]["Grams"];
+            /** @description Of the piece as it comes off the pan. */
+            share: components["schemas"]["Percent"];
+            /** @description Of that fat. */
+            energy: components["schemas"]["Kilocalories"];
         };
         FatSpec: {
             id: string;
@@ -1130,6 +1247,24 @@ export interface components {
             before?: null | components["schemas"]["Grams"];
             after?: null | components["schemas"]["Grams"];
         };
+        /**
+         * @description What opens the leaves once the piece is off the pan.
+         * @default none
+         * @enum {unknown}
+         */
+        Finish: "none" | "clap" | "shake" | "beat" | "crush";
+        /** @description Opening the leaves once the piece is off the pan. */
+        FinishSheet: {
+            /** @description What this kind of bread usually gets. */
+            usual: components["schemas"]["Finish"];
+            /** @description While it steams: later the leaves have set. */
+            within: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description That come apart after it.
+             */
+            leaves: number;
+        };
         FirstSheet: {
             diameter: components["schemas"]["Millimetres"];
             area: components["schemas"]["SquareCentimetres"];
@@ -1177,6 +1312,11 @@ export interface components {
         };
         /** @enum {unknown} */
         FlakeTerm: "apart" | "leaf" | "film" | "whole";
+        /**
+         * @description How hard the burner is set.
+         * @enum {unknown}
+         */
+        Flame: "off" | "low" | "medium" | "high";
         /** @description One flour of the mix. */
         FlourShare: {
             id: string;
@@ -1463,6 +1603,22 @@ export interface components {
         HandWork: "sheet" | "roll" | "press" | "stretch" | "brush" | "paste" | "dust" | "scatter" | "fold" | "pleat" | "enclose" | "cutStrip" | "slit" | "matRoll" | "cutSlice" | "coil" | "coneTurn" | "pinch" | "lastRoll";
         /** @enum {unknown} */
         HeatUnit: "celsius" | "fahrenheit";
+        /**
+         * @description Where the piece waits for the table.
+         * @default cloth
+         * @enum {unknown}
+         */
+        HoldIn: "plate" | "cloth" | "pot" | "paper";
+        /** @description From the pan to the table. */
+        HoldSheet: {
+            /** @description So long it stays soft where it is held. */
+            soft: components["schemas"]["Minutes"];
+            /** @description How warm it is when it is wanted. */
+            then: components["schemas"]["Celsius"];
+            /** @description Steam that cannot leave wets it. */
+            sweats: boolean;
+            reheat: null | components["schemas"]["Seconds"];
+        };
         /** @description What a larder file would do, or did. */
         ImportView: {
             /** @description True when it was taken whole. */
@@ -1519,6 +1675,8 @@ export interface components {
             /** Format: int32 */
             taste: null | number;
         };
+        /** @description kcal */
+        Kilocalories: number;
         /** @description An amount in a vessel of the kitchen. */
         KitchenMeasure: {
             /** @description cup, tbsp, tsp or the id of an own vessel. */
@@ -1591,6 +1749,10 @@ export interface components {
             plainFilling: components["schemas"]["FillingSpec"];
             /** @description Filling to dough: a spoonful, even, plenty. */
             wallSchools: number[];
+            /** @description Every kind as it is usually made. */
+            pans: components["schemas"]["Cookware"][];
+            /** @description What a face is called, from which darkness on. */
+            looks: components["schemas"]["LookFrom"][];
             /**
              * Format: int32
              * @description Parts of a filling.
@@ -1661,6 +1823,19 @@ export interface components {
             planned: null | components["schemas"]["Planned"];
             glance: null | components["schemas"]["Glance"];
         };
+        /**
+         * @description What a cook calls a face.
+         * @enum {unknown}
+         */
+        Look: "raw" | "pale" | "gold" | "brown" | "dark" | "charred";
+        LookFrom: {
+            look: components["schemas"]["Look"];
+            /**
+             * Format: double
+             * @description From this darkness on (models.md F: 0.3 pale, 1 gold, 1.8 brown, 3 charred; the bounds lie between).
+             */
+            from: number;
+        };
         /** @description Marks a flour as one bag of another. */
         Lot: {
             /** @description The flour it is a bag of; all its values but the thirst are that flour's. */
@@ -1696,9 +1871,10 @@ export interface components {
             roll?: null | components["schemas"]["RollSpec"];
             filling?: null | components["schemas"]["FillingSpec"];
             item?: null | string;
+            pan?: null | components["schemas"]["PanSpec"];
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -1747,7 +1923,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "firstEstimate" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "panClimbs" | "panFalls" | "panCrowded" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
         /**
          * @description Where a line of the larder comes from.
          * @enum {unknown}
@@ -1762,12 +1938,48 @@ export interface components {
         };
         /** @enum {unknown} */
         Outline: "round" | "halfMoon" | "wedge" | "block" | "rope" | "coil" | "cone" | "upright";
+        /** @enum {unknown} */
+        PanFailure: "neverCooks" | "chars" | "neverColours" | null;
+        /** @enum {unknown} */
+        PanKind: "castIron" | "steel" | "aluminium" | "nonStick" | "clay" | "soapstone" | "plate";
         PanSheet: {
-            /** @description In order: the first face dry, the second with fat, the first again with fat. */
+            /** @description In order; empty when nothing cooks the piece, and Failure says why. */
             turns: components["schemas"]["Turn"][];
             total: components["schemas"]["Seconds"];
-            /** @description True while the times come from the closed form below and not from a run of the pan. */
-            firstEstimate: boolean;
+            failure: null | components["schemas"]["PanFailure"];
+            /** @description True when they are the cook's own. */
+            own: boolean;
+            /** @description The pan and flame it is reckoned on. */
+            on: components["schemas"]["Cookware"];
+            /** @description What would be advised, whatever the cook does. */
+            advised: components["schemas"]["Stay"][];
+            blisters: null | components["schemas"]["Seconds"];
+            cookedAt: null | components["schemas"]["Seconds"];
+            /** @description The least hot that any place has been at its hottest. */
+            passed: components["schemas"]["Celsius"];
+            /** @description What that must be. */
+            needed: components["schemas"]["Celsius"];
+            /**
+             * Format: double
+             * @description Darkness of the face that went down first.
+             */
+            first: number;
+            /** Format: double */
+            second: number;
+            /** @description As it goes on. */
+            raw: components["schemas"]["Grams"];
+            /** @description As it comes off, with the fat that stays on it. */
+            out: components["schemas"]["Grams"];
+            /** @description Water gone, percent of the raw piece. */
+            lost: components["schemas"]["Percent"];
+            /** @description Left in it, percent. */
+            water: components["schemas"]["Percent"];
+            /** @description The coolest the pan gets, and PanHigh the hottest. */
+            panLow: components["schemas"]["Celsius"];
+            panHigh: components["schemas"]["Celsius"];
+            trace: components["schemas"]["PanTrace"];
+            row: components["schemas"]["RowSheet"];
+            stack: null | components["schemas"]["StackSheet"];
             /** @description Fat on each face. */
             film: components["schemas"]["Micrometres"];
             /** @description Fat per side for a film of 50 to 150 µm. */
@@ -1777,14 +1989,66 @@ export interface components {
             smokePoint: null | components["schemas"]["Celsius"];
             smokeWatchFrom: null | components["schemas"]["Celsius"];
             fat: components["schemas"]["FatSheet"];
+            /**
+             * Format: int32
+             * @description Pieces between two wipes of the pan.
+             */
+            wipeEvery: number;
+            /**
+             * Format: int32
+             * @description Pieces of this size that the pan has room for.
+             */
+            room: number;
+            finish: components["schemas"]["FinishSheet"];
+            hold: components["schemas"]["HoldSheet"];
         };
         PanSpec: {
-            /** @description The empty pan when the piece goes on. */
+            /** @description The empty pan when the first piece goes on. */
             temperature: components["schemas"]["Celsius"];
             fat: string;
             /** @description Fat on each face, per piece. */
             fatPerSide: components["schemas"]["Grams"];
             colour: components["schemas"]["Colour"];
+            roasting?: components["schemas"]["Roasting"];
+            on?: null | components["schemas"]["Cookware"];
+            /** @default false */
+            frozen: boolean;
+            /** @description °C */
+            measured?: number;
+            /**
+             * Format: int32
+             * @description Pieces on the pan at once.
+             * @default 1
+             */
+            together: number;
+            /**
+             * Format: int32
+             * @description How many are fried on each other by the school that does.
+             * @default 4
+             */
+            stack: number;
+            /** @description The cook's own stays, in order, the faces by turns; nothing follows the advice. */
+            own?: null | components["schemas"]["Stay"][];
+            second?: null | components["schemas"]["SecondFat"];
+            finish?: components["schemas"]["Finish"];
+            hold?: components["schemas"]["HoldIn"];
+            /** @description min */
+            holdFor?: number;
+        };
+        /** @description The run second by second, thinned out to be drawn: one value of each for every time. */
+        PanTrace: {
+            times: number[];
+            pan: number[];
+            middle: number[];
+            /** @description Darkness of the face that went down first. */
+            first: number[];
+            /** @description Darkness of the other. */
+            second: number[];
+        };
+        /** @description The same piece on several pans or flames. */
+        PansBody: {
+            spec: components["schemas"]["BatchSpec"];
+            pans: components["schemas"]["Cookware"][];
         };
         /**
          * @description How dough and filling become one piece.
@@ -1904,6 +2168,115 @@ export interface components {
          * @enum {unknown}
          */
         PowderFill: "spooned" | "sifted" | "scooped";
+        /** @description What was done so far in one round of practice. */
+        PracticeBody: {
+            /**
+             * Format: int32
+             * @description Which round; the same seed is the same pan, bread and flame.
+             */
+            seed: number;
+            /** @description Seconds after laying, in order. */
+            turns: number[];
+            /**
+             * Format: int32
+             * @description When it was lifted; nothing while it lies.
+             */
+            lift?: null | number;
+        };
+        PracticeElse: {
+            /**
+             * Format: int32
+             * @description The turn, from 0; the lift comes last.
+             */
+            event: number;
+            /** @description Seconds later; earlier when negative. */
+            by: components["schemas"]["Seconds"];
+            /** Format: int32 */
+            score: number;
+        };
+        /** @description The piece once it is lifted. */
+        PracticeEnd: {
+            /**
+             * Format: int32
+             * @description Out of 100.
+             */
+            score: number;
+            /** Format: double */
+            first: number;
+            /** Format: double */
+            second: number;
+            /** Format: double */
+            dark: number;
+            cooked: boolean;
+            passed: components["schemas"]["Celsius"];
+            needed: components["schemas"]["Celsius"];
+            lost: components["schemas"]["Percent"];
+            /** @description What the pan was when the piece went on. */
+            pan: components["schemas"]["Celsius"];
+            /** @description What each turn, and the lift last, would have scored so many seconds earlier or later. */
+            elseWise: components["schemas"]["PracticeElse"][];
+            /** @description Seconds of each stay as they would have been advised. */
+            advised: number[];
+        };
+        /** @description What is seen from above at one second. */
+        PracticeFrame: {
+            /**
+             * Format: double
+             * @description How far they have risen, 0 to 1.
+             */
+            blisters: number;
+            /**
+             * Format: double
+             * @description Of the face that is up.
+             */
+            dark: number;
+            /**
+             * Format: double
+             * @description How far the raw face has turned matt, 0 to 1.
+             */
+            matt: number;
+            /**
+             * Format: double
+             * @description How much rises from under it, 0 to 1.
+             */
+            smoke: number;
+        };
+        PracticePlay: {
+            task: components["schemas"]["PracticeTask"];
+            /** @description The second that the frames begin with: the last turn. */
+            from: components["schemas"]["Seconds"];
+            up: components["schemas"]["Face"];
+            /** @description One a second, as long as nothing is done. */
+            frames: components["schemas"]["PracticeFrame"][];
+            end: null | components["schemas"]["PracticeEnd"];
+        };
+        /** @description One finished round of practice. */
+        PracticeScore: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            seed: number;
+            /** Format: date-time */
+            playedAt: string;
+            /** Format: int32 */
+            score: number;
+            /** @description Seconds after laying. */
+            turns: number[];
+            /** Format: int32 */
+            lift: number;
+        };
+        /** @description What is put before the cook to practise on; the pan's heat is for the eye to find out. */
+        PracticeTask: {
+            /** Format: int32 */
+            seed: number;
+            pan: components["schemas"]["PanKind"];
+            flame: components["schemas"]["Flame"];
+            thickness: components["schemas"]["Millimetres"];
+            frozen: boolean;
+            /** @description How dark both faces should be. */
+            wanted: components["schemas"]["Colour"];
+            fat: boolean;
+        };
         /**
          * @description How a rested dough answers the finger, by school.
          * @enum {unknown}
@@ -1914,6 +2287,21 @@ export interface components {
             cost: components["schemas"]["Money"];
             /** @description What the pack holds; a kilogram for a price by weight. */
             pack: components["schemas"]["Grams"];
+        };
+        /** @description What a pan probe shows at one moment. */
+        ProbeReading: {
+            state: components["schemas"]["ProbeState"];
+            pan: null | components["schemas"]["Celsius"];
+        };
+        /** @enum {unknown} */
+        ProbeState: "ready" | "unplugged" | "unreadable";
+        ProbeView: {
+            /** @description True when the probe is the one that ships with Ystrata and can be played with. */
+            standIn: boolean;
+            on: null | components["schemas"]["Cookware"];
+            /** @description A bread lies on the stand-in's pan. */
+            laid: boolean;
+            plugged: boolean;
         };
         ProblemDetails: {
             type?: null | string;
@@ -1993,7 +2381,7 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
+        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
         /**
          * @description What ends a rest.
          * @enum {unknown}
@@ -2061,6 +2449,12 @@ export interface components {
             onEdge: boolean;
         };
         /**
+         * @description The schools of roasting, work.md 8.
+         * @default fatEachSide
+         * @enum {unknown}
+         */
+        Roasting: "fatEachSide" | "dryThenFry" | "dryOnly" | "manyTurns" | "shallowFry";
+        /**
          * @description What opens the folded piece.
          * @default pin
          * @enum {unknown}
@@ -2105,6 +2499,39 @@ export interface components {
          * @enum {unknown}
          */
         RoomAir: "humid" | "normal" | "dry" | "highUp";
+        /** @description The pan under one of many pieces in a row. */
+        RowPiece: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /** @description As it goes on. */
+            pan: components["schemas"]["Celsius"];
+            /** Format: double */
+            first: number;
+            /** Format: double */
+            second: number;
+            cooked: boolean;
+        };
+        /** @description How the pan keeps up. */
+        RowSheet: {
+            /** @description The first, second, fifth and twentieth of a row, each with the same turns. */
+            pieces: components["schemas"]["RowPiece"][];
+            back: null | components["schemas"]["Seconds"];
+            /** @description The flame that keeps it nearest to what it was. */
+            holds: components["schemas"]["Flame"];
+            /**
+             * Format: int32
+             * @description From the piece after this one on the pan is too hot; nothing while it is not.
+             */
+            downAfter: null | number;
+            /**
+             * Format: int32
+             * @description From the piece after this one on it is too cool.
+             */
+            upAfter: null | number;
+        };
         SaltSpec: {
             id: string;
             /** @description By share: salt from every source. By mass: the salt that is added. */
@@ -2129,6 +2556,12 @@ export interface components {
         School: {
             id: string;
             spec: components["schemas"]["BatchSpec"];
+        };
+        /** @description A second fat in the pan. */
+        SecondFat: {
+            id: string;
+            /** @description Of the pan's fat, percent. */
+            share: components["schemas"]["Percent"];
         };
         /** @description s */
         Seconds: number;
@@ -2192,11 +2625,29 @@ export interface components {
         SquareCentimetres: number;
         /** @enum {unknown} */
         SqueezeBy: "drain" | "hand" | "cloth";
+        SseItemOfProbeReading: {
+            data?: components["schemas"]["ProbeReading"];
+            eventType?: null | string;
+            eventId?: null | string;
+            reconnectionInterval?: null | string;
+        };
         SseItemOfScaleReading: {
             data?: components["schemas"]["ScaleReading"];
             eventType?: null | string;
             eventId?: null | string;
             reconnectionInterval?: null | string;
+        };
+        /** @description Frying together what was roasted dry. */
+        StackSheet: {
+            /**
+             * Format: int32
+             * @description Pieces on each other.
+             */
+            height: number;
+            /** @description One piece's stay on the pan, first face and second. */
+            each: components["schemas"]["Seconds"];
+            /** @description Until the whole stack has had both. */
+            round: components["schemas"]["Seconds"];
         };
         /** @enum {unknown} */
         Stage: "dough" | "rest" | "balls" | "sheet" | "fold" | "filling" | "roll" | "pan";
@@ -2206,6 +2657,14 @@ export interface components {
             load?: number;
             /** @description g */
             ballLike?: number;
+            /** @description Its plug in or out. */
+            plugged?: null | boolean;
+        };
+        /** @description Something done to the stand-in. */
+        StandInPanBody: {
+            on?: null | components["schemas"]["Cookware"];
+            /** @description A bread goes on, or is lifted. */
+            laid?: null | boolean;
             /** @description Its plug in or out. */
             plugged?: null | boolean;
         };
@@ -2253,6 +2712,12 @@ export interface components {
              * @description Pieces each of them eats.
              */
             each: number;
+        };
+        /** @description One stay as the cook wants it, whatever the advice says. */
+        Stay: {
+            time: components["schemas"]["Seconds"];
+            /** @description Put on the face that goes down for it. */
+            fat: components["schemas"]["Grams"];
         };
         /** @description The piece after one step of the program. */
         StepSheet: {
@@ -2344,8 +2809,17 @@ export interface components {
         Turn: {
             face: components["schemas"]["Face"];
             time: components["schemas"]["Seconds"];
-            /** @description Fat put down for this stay. */
+            /** @description Put on the face that goes down for it. */
             fat: components["schemas"]["Grams"];
+            /** @description As it goes down. */
+            pan: components["schemas"]["Celsius"];
+            /**
+             * Format: double
+             * @description The face as it comes up: 0.3 pale, 1 gold, 1.8 brown, 3 charred.
+             */
+            dark: number;
+            /** @description The coldest place inside then. */
+            middle: components["schemas"]["Celsius"];
         };
         /** @description What this kitchen reads and writes in, chosen once. */
         Units: {
@@ -2769,6 +3243,288 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    probe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProbeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    probeReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseItemOfProbeReading"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    playProbe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInPanBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProbeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    comparePans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PansBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PanSheet"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    practise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticePlay"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    practiceScores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeScore"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeScore"];
+                };
             };
             /** @description Bad Request */
             400: {

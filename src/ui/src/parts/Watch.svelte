@@ -23,9 +23,9 @@
   function apply(mend: Mend) {
     const spec = batch.spec;
     if (!spec) return;
-    const { sheet, fold, roll, filling } = spec;
-    const before = $state.snapshot({ sheet, fold, roll, filling });
-    const parts = { sheet: mend.sheet, fold: mend.fold, roll: mend.roll, filling: mend.filling };
+    const { sheet, fold, roll, filling, pan } = spec;
+    const before = $state.snapshot({ sheet, fold, roll, filling, pan });
+    const parts = { sheet: mend.sheet, fold: mend.fold, roll: mend.roll, filling: mend.filling, pan: mend.pan };
     batch.change(() => Object.assign(spec, Object.fromEntries(Object.entries(parts).filter(([, part]) => part))));
     toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
   }

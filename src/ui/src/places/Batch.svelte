@@ -36,7 +36,11 @@
   const stages = $derived(batch.stages);
   // The dough's ledger wants the room; the bread is drawn lower there.
   const sectionHeight = $derived(
-    narrow.current || batch.open === "dough" || batch.wide ? 76 : ["fold", "filling", "roll"].includes(batch.open) ? 116 : 150,
+    narrow.current || ["dough", "pan"].includes(batch.open) || batch.wide
+      ? 76
+      : ["fold", "filling", "roll"].includes(batch.open)
+        ? 116
+        : 150,
   );
   // While the fold bench shows one step, so does the section.
   const shown = $derived(batch.shown === null ? null : (sheet?.fold.steps[batch.shown] ?? null));

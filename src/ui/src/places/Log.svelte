@@ -7,6 +7,7 @@
   import { clock, day } from "../words/format";
   import LogEntry from "./LogEntry.svelte";
   import Marks from "./Marks.svelte";
+  import PracticeScores from "./PracticeScores.svelte";
 
   let { params }: { params?: { id?: string; batch?: string } } = $props();
 
@@ -72,6 +73,7 @@
       {/each}
       {#if fetched && found.length === 0}<li class="py-2 text-mute">{find ? m.none_found({ find }) : m.log_empty()}</li>{/if}
     </ul>
+    <PracticeScores />
   </section>
 
   {#if writing}

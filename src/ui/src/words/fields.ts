@@ -55,6 +55,18 @@ const names: Record<string, () => string> = {
   "pan.temperature": m.pan_heat,
   "pan.fat": m.fat,
   "pan.fatPerSide": m.fat_per_side,
+  "pan.measured": m.measured_pan,
+  "pan.second.id": m.second_fat,
+  "pan.second.share": m.second_fat,
+  "pan.on.thickness": m.pan_thick,
+  "pan.on.across": m.floor_across,
+  "pan.together": m.together,
+  "pan.stack": m.stack_high,
+  "pan.own": m.stays,
+  "pan.own[].time": m.stay_time,
+  "pan.own[].fat": m.stay_fat,
+  "pan.frozen": m.from_frozen,
+  "pan.holdFor": m.hold_for,
 };
 
 /** A field by its bench and its name there, or its step: `Dough, Pieces`. */

@@ -4,14 +4,22 @@ import type {
   DoughFeel,
   Feel,
   FillingFeel,
+  Face,
   FillingStepKind,
+  Finish,
+  Flame,
   FlakeTerm,
   HandWork,
+  HoldIn,
   IngredientKind,
+  Look,
   Outline,
+  PanFailure,
+  PanKind,
   ParcelShape,
   PureeMethod,
   RestEnd,
+  Roasting,
   Stage,
   StartBy,
   StepKind,
@@ -262,3 +270,53 @@ export const nameOf = (id: string): string => larder.byId.get(id)?.name ?? (id =
 
 /** The name without what stands in brackets, for places with little room. */
 export const shortName = (id: string): string => nameOf(id).replace(/ \(.*\)/, "");
+
+export const faceName: Record<Face, () => string> = { first: m.face_first, second: m.face_second };
+
+export const lookName: Record<Look, () => string> = {
+  raw: m.look_raw,
+  pale: m.look_pale,
+  gold: m.look_gold,
+  brown: m.look_brown,
+  dark: m.look_dark,
+  charred: m.look_charred,
+};
+
+/** What a face of this darkness is called; where one word ends and the next begins is the core's to say. */
+export const darkName = (dark: number): string => lookName[larder.view?.looks.findLast((l) => l.from <= dark)?.look ?? "raw"]();
+
+export const roastingName: Record<Roasting, () => string> = {
+  fatEachSide: m.roasting_fat_each,
+  dryThenFry: m.roasting_dry_fry,
+  dryOnly: m.roasting_dry,
+  manyTurns: m.roasting_many,
+  shallowFry: m.roasting_shallow,
+};
+
+export const failureName: Record<NonNullable<PanFailure>, () => string> = {
+  neverCooks: m.failure_never_cooks,
+  chars: m.failure_chars,
+  neverColours: m.failure_never_colours,
+};
+
+export const panName: Record<PanKind, () => string> = {
+  castIron: m.pan_iron,
+  steel: m.pan_steel,
+  aluminium: m.pan_aluminium,
+  nonStick: m.pan_nonstick,
+  clay: m.pan_clay,
+  soapstone: m.pan_soapstone,
+  plate: m.pan_plate,
+};
+
+export const flameName: Record<Flame, () => string> = { off: m.flame_off, low: m.flame_low, medium: m.flame_medium, high: m.flame_high };
+
+export const finishName: Record<Finish, () => string> = {
+  none: m.finish_none,
+  clap: m.finish_clap,
+  shake: m.finish_shake,
+  beat: m.finish_beat,
+  crush: m.finish_crush,
+};
+
+export const holdName: Record<HoldIn, () => string> = { plate: m.hold_plate, cloth: m.hold_cloth, pot: m.hold_pot, paper: m.hold_paper };

@@ -56,6 +56,8 @@ export function say(r: Refusal): string {
       return m.refuse_pieces({ given, most: range.most });
     case "tooManyPins":
       return m.refuse_pins({ size: startName[r.item as StartBy]?.() ?? "" });
+    case "frozenBatter":
+      return m.refuse_frozen_batter();
     case "twoRests":
       return m.refuse_rests();
     case "nothingSetsWater":

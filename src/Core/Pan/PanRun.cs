@@ -1,0 +1,408 @@
+namespace Ystrata.Core;
+
+public enum Face
+{
+    /// <summary>The face that goes down first.</summary>
+    First,
+    Second,
+}
+
+/// <summary>A piece on a pan from second to second: heat and water through its thickness, the pan that cools under it and comes back (models.md F).</summary>
+/// <remarks>
+/// One-dimensional finite volumes with the enthalpy of ice and water in every cell, stepped forward in time implicitly,
+/// so that it is stable with any step. A copy goes its own way, so that what would happen later can be tried out.
+/// </remarks>
+public sealed class PanRun
+{
+    internal const double Room = 22; // °C
+    private const double WaterHeat = 4180, IceHeat = 2100, Latent = 2.257e6, Melting = 334_000; // J/(kg·K), J/kg
+    private const double DryContact = 200, FatContact = 350; // W/(m²·K), models.md F
+    private const double AirContact = 18; // W/(m²·K)
+    private const double SpoonedContact = 90; // W/(m²·K), hot fat spooned over the top now and then (empirical)
+    private const double SpoonedUnderPan = 25; // K, that fat against the pan it comes from (empirical)
+    private const double StackContact = 3; // W/(m²·K), between pieces as warm as itself (empirical)
+    internal const double Losses = 35; // W/(m²·K)
+    private const double Conducts = 0.40, Dried = 0.22, Moist = 0.78, VapourCarries = 0.8; // W/(m·K), shares, share more at 100 °C (models.md F)
+    private const double SkinEvaporation = 0.08, RoomVapour = 0.012; // -, kg/m³
+    private const double CrustDepth = 0.00025; // m
+    private const double GasConstant = 8.314, ColourEnergy = 80_000, GoldSeconds = 45, GoldKelvin = 408.15;
+    private const double ColoursFrom = 110, Boils = 100, BoilsDry = 125, LastWater = Slab.LastOfWater, DryingTo = 0.02;
+    private const double LeastMoist = 0.02; // of a cell: two dry ones do not touch
+    private const double FrozenShare = 0.8;
+
+    private readonly Slab slab;
+    private readonly double[] temperature, water, ice, hottest;
+    private readonly double[] under, over, conducts, eliminated, solved;
+    private readonly double panHeat, burner, ring, pace;
+    private readonly bool[] fatted = new bool[2];
+    private readonly double[] colour = new double[2];
+    private readonly int stepsASecond;
+    private double pan;
+    private bool turned;
+
+    /// <param name="pan">The pan as the piece goes on.</param>
+    /// <param name="ring">Pan round the bread, as a ratio: pan area for each piece over the area of one.</param>
+    /// <param name="pace">How much longer everything takes on this cook's pan, as a ratio.</param>
+    /// <param name="from">Of the piece; a frozen one comes from the freezer.</param>
+    /// <param name="stepsASecond">How finely time is cut.</param>
+    public PanRun(Slab slab, Celsius pan, Cookware on, double ring = RingOfPan, double pace = 1, Celsius? from = null, int stepsASecond = 2)
+    {
+        (this.slab, this.pan, this.ring, this.pace) = (slab, pan.Value, ring, pace);
+        (panHeat, burner) = (on.HeatPerArea, Cookware.Burner(on.Flame));
+        var n = slab.Cells;
+        (temperature, water, ice, hottest) = (new double[n], (double[])slab.Water0.Clone(), new double[n], new double[n]);
+        (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
+        Array.Fill(temperature, slab.Frozen ? Slab.Freezer.Value : from?.Value ?? Room);
+        if (slab.Frozen)
+        {
+            for (var i = 0; i < n; i++)
+            {
+                ice[i] = water[i] * FrozenShare;
+            }
+        }
+
+        temperature.CopyTo(hottest, 0);
+        this.stepsASecond = stepsASecond;
+    }
+
+    private PanRun(PanRun other)
+    {
+        (slab, pan, ring, pace, panHeat, burner, stepsASecond) = (other.slab, other.pan, other.ring, other.pace, other.panHeat, other.burner, other.stepsASecond);
+        (temperature, water, ice, hottest) = ([.. other.temperature], [.. other.water], [.. other.ice], [.. other.hottest]);
+        var n = slab.Cells;
+        (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
+        (colour, fatted) = ([.. other.colour], [.. other.fatted]);
+        (turned, Time, Spooned, Taken, Evaporated, VapourHeat, AirHeat) = (other.turned, other.Time, other.Spooned, other.Taken, other.Evaporated, other.VapourHeat, other.AirHeat);
+    }
+
+    /// <summary>Pan that takes part round a bread of usual size, models.md F.</summary>
+    public const double RingOfPan = 1.7;
+
+    public Seconds Time { get; private set; }
+
+    public Celsius Pan => new(pan);
+
+    /// <summary>Hot fat is spooned over the upper face.</summary>
+    public bool Spooned { get; set; }
+
+    // It lies in a stack on other pieces, off the pan.
+    private bool Stacked { get; set; }
+
+    /// <summary>The face that lies on the pan.</summary>
+    public Face Down => turned ? Face.Second : Face.First;
+
+    /// <summary>The coldest place inside.</summary>
+    public Celsius Middle => new(temperature.Min());
+
+    /// <summary>A square metre of it as it is, kg.</summary>
+    internal double MassPerArea => slab.MassPerArea - Evaporated;
+
+    /// <summary>The coldest that any of the dough has been at its hottest.</summary>
+    public Celsius DoughPassed => Passed(filling: false);
+
+    /// <summary>The same of the filling; of the dough where there is none.</summary>
+    public Celsius FillingPassed => slab.Filling.Contains(true) ? Passed(filling: true) : DoughPassed;
+
+    /// <summary>A face has charred.</summary>
+    public bool Charred => Math.Max(colour[0], colour[1]) > DarkestFace;
+
+    /// <summary>Darker than this no face should be (models.md F).</summary>
+    public const double DarkestFace = 2.5;
+
+    /// <summary>Water gone, percent of the raw piece.</summary>
+    public Percent Lost => Percent.FromFraction(Evaporated / slab.MassPerArea);
+
+    /// <summary>Water that is left, percent of the piece as it is.</summary>
+    public Percent WaterShare
+    {
+        get
+        {
+            var kilograms = 0.0;
+            for (var i = 0; i < water.Length; i++)
+            {
+                kilograms += water[i] * slab.Mass[i];
+            }
+
+            return Percent.FromFraction(kilograms / MassPerArea);
+        }
+    }
+
+    // A square metre's: heat from the pan and from the air, J; water gone, kg; heat it took along, J. Counted at the faces, not from the cells.
+    internal double Taken { get; private set; }
+
+    internal double AirHeat { get; private set; }
+
+    internal double Evaporated { get; private set; }
+
+    internal double VapourHeat { get; private set; }
+
+    /// <summary>How dark a face is: 0.3 pale, 1 gold, 1.8 brown, 3 charred.</summary>
+    public double ColourOf(Face face) => colour[(int)face];
+
+    public PanRun Copy() => new(this);
+
+    /// <summary>The same piece once it has cooled, laid on a pan again.</summary>
+    public PanRun Again(Celsius piece, Celsius on)
+    {
+        var again = new PanRun(this) { pan = on.Value, Time = default };
+        Array.Fill(again.temperature, piece.Value);
+        Array.Fill(again.hottest, piece.Value);
+        return again;
+    }
+
+    /// <summary>The other face goes down.</summary>
+    public void Turn() => turned = !turned;
+
+    /// <summary>Fat goes on a face and stays there.</summary>
+    public void Fatten(Face face) => fatted[(int)face] = true;
+
+    /// <summary>The temperature so deep over the face that went down first, from the outer cells' middles inwards.</summary>
+    /// <param name="share">Of the thickness, 0 to 1.</param>
+    public Celsius At(double share)
+    {
+        var depth = share * slab.Thick.Sum();
+        var (below, at) = (0.0, 0);
+        while (at < temperature.Length - 1 && below + slab.Thick[at] / 2 + (slab.Thick[at] + slab.Thick[at + 1]) / 2 <= depth)
+        {
+            below += slab.Thick[at++];
+        }
+
+        var middle = below + slab.Thick[at] / 2;
+        if (at == temperature.Length - 1 || depth <= middle)
+        {
+            return new(temperature[at]);
+        }
+
+        var step = (slab.Thick[at] + slab.Thick[at + 1]) / 2;
+        return new(temperature[at] + (temperature[at + 1] - temperature[at]) * (depth - middle) / step);
+    }
+
+    /// <summary>Goes on for so many whole seconds.</summary>
+    public void Go(int seconds)
+    {
+        var dt = 1.0 / stepsASecond / pace;
+        for (var i = 0; i < seconds * stepsASecond; i++)
+        {
+            Step(dt);
+        }
+
+        Time = new(Time.Value + seconds);
+    }
+
+    /// <summary>Lies for so long in a stack of pieces as warm as itself, while others have the pan; its own time on the pan stands still.</summary>
+    public void Wait(int seconds)
+    {
+        var before = Time;
+        Stacked = true;
+        Go(seconds);
+        (Stacked, Time) = (false, before);
+    }
+
+    /// <summary>What the cells hold, J/m² over 0 °C with all water thawed.</summary>
+    internal double Stored()
+    {
+        var heat = 0.0;
+        for (var i = 0; i < temperature.Length; i++)
+        {
+            heat += slab.Mass[i] * (Heat(i) * temperature[i] - Melting * ice[i]);
+        }
+
+        return heat;
+    }
+
+    internal double WaterLeft => Enumerable.Range(0, water.Length).Sum(i => water[i] * slab.Mass[i]);
+
+    /// <summary>Saturated vapour, kg/m³: Magnus over water, and the gas law.</summary>
+    internal static double Vapour(double celsius) => 610.94 * Math.Exp(17.625 * celsius / (celsius + 243.04)) / (461.5 * (celsius + 273.15));
+
+    private void Step(double dt)
+    {
+        var (n, heat, t) = (temperature.Length, slab.Mass, temperature);
+        Resist();
+        var (down, up) = turned ? (n - 1, 0) : (0, n - 1);
+        var (crustWet, crustWater) = Crust(down);
+        var contact = Stacked ? StackContact : (fatted[(int)Down] ? FatContact : DryContact) * (0.35 + 0.65 * crustWet);
+        var hearth = Stacked ? t[down] : pan;
+        var inner = turned ? over[down] : under[down];
+        var ofPan = 1 / (1 / contact + inner);
+        var (h, air) = Stacked ? (StackContact, Room) : Spooned ? (SpoonedContact, Math.Max(pan - SpoonedUnderPan, Room)) : (AirContact, Room);
+        var ofAir = 1 / (1 / h + (turned ? under[up] : over[up]));
+        var skin = Spooned || Stacked ? 0 : SkinEvaporation * Math.Min(1, 1.5 * water[up] * slab.PerWater0[up]) * AirContact / 1100 * Math.Max(Vapour(t[up]) - RoomVapour, 0) * dt;
+
+        var perStep = 1 / dt;
+        // Backward Euler: from below upwards every cell is written in terms of the one over it, then solved from above down.
+        var (low, lowAir) = turned ? (ofAir, air) : (ofPan, hearth);
+        var (high, highAir) = turned ? (ofPan, hearth) : (ofAir, air);
+        for (var i = 0; i < n; i++)
+        {
+            var g = conducts[i] = i == n - 1 ? high : 1 / (over[i] + slab.Film[i] + under[i + 1]);
+            var below = i == 0 ? low : conducts[i - 1];
+            if (water[i] > LastWater && t[i] >= Boils)
+            {
+                // It boils: whatever comes in takes water out, and its warmth stays where it is.
+                (eliminated[i], solved[i]) = (0, Boils);
+                continue;
+            }
+
+            var capacity = heat[i] * perStep * (Heat(i) + (t[i] >= Boils && water[i] > DryingTo ? Latent * (LastWater - DryingTo) / (BoilsDry - Boils) : 0));
+            var (fromBelow, belowAt) = i == 0 ? (0.0, lowAir) : (eliminated[i - 1], solved[i - 1]);
+            var perDiagonal = 1 / (capacity + g + below * (1 - fromBelow));
+            eliminated[i] = i == n - 1 ? 0 : g * perDiagonal;
+            solved[i] = (capacity * t[i] + below * belowAt + (i == n - 1 ? g * highAir : 0)) * perDiagonal;
+        }
+
+        for (var i = n - 2; i >= 0; i--)
+        {
+            solved[i] += eliminated[i] * solved[i + 1];
+        }
+
+        // The heat that went through every border, then what it does to each cell.
+        var taken = ofPan * (hearth - solved[down]);
+        var above = ofAir * (air - solved[up]);
+        var into = low * (lowAir - solved[0]);
+        for (var i = 0; i < n; i++)
+        {
+            var on = conducts[i] * (solved[i] - (i == n - 1 ? highAir : solved[i + 1]));
+            if (t[i] < Boils)
+            {
+                t[i] = solved[i];
+            }
+            else
+            {
+                t[i] += dt * (into - on) / (heat[i] * Heat(i));
+            }
+
+            into = on;
+            if (t[i] > 0)
+            {
+                Change(i);
+            }
+        }
+
+        Taken += taken * dt;
+        AirHeat += above * dt;
+        DryOut(up, Math.Min(skin / heat[up], water[up] - ice[up]));
+        if (Stacked)
+        {
+            // Others lie on the pan meanwhile.
+            return;
+        }
+
+        Darken(Down, solved[down] + taken * inner, crustWater, dt);
+        pan += dt * (ring * (burner - Losses * (pan - Room)) - taken) / (ring * panHeat);
+    }
+
+    // From the middle of a cell's moist part to its borders. A cell dries from the outside in: the part that has boiled down to its
+    // last water lies outside the part that has not, so that a front moves through a cell as it would through finer ones.
+    private void Resist()
+    {
+        var n = temperature.Length;
+        for (var i = 0; i < n; i++)
+        {
+            var at = temperature[i];
+            var hot = at <= 60 ? 0 : at >= 100 ? VapourCarries : VapourCarries / 40 * (at - 60);
+            var dried = Math.Min((slab.Water0[i] - water[i]) * slab.PerBoiled[i], 1);
+            var moist = Math.Max(1 - dried, LeastMoist) * slab.Thick[i] / (2 * Conducts) * (hot == 0 ? 1 : hot == VapourCarries ? 1 / (1 + VapourCarries) : 1 / (1 + hot));
+            var dry = 0.0;
+            if (dried > 0)
+            {
+                var m = Math.Min(water[i] * slab.PerWater0[i], slab.LastWater[i]);
+                dry = dried * slab.Thick[i] / (Conducts * (Dried + Moist * m) * (1 + hot * m));
+            }
+
+            if (slab.PerBoiled[i] == 0)
+            {
+                // Nothing in it ever boiled away: it is dry all through.
+                var half = slab.Thick[i] / (2 * Conducts * (Dried + Moist * water[i] * slab.PerWater0[i]));
+                (under[i], over[i]) = (half, half);
+                continue;
+            }
+
+            (under[i], over[i]) = i < n / 2 ? (dry + moist, moist) : (moist, dry + moist);
+        }
+    }
+
+    // Ice thaws before a cell warms past 0 °C; water boils off before it warms past its boiling point, which rises as the last of it goes.
+    private void Change(int i)
+    {
+        if (ice[i] > 0 && temperature[i] > 0)
+        {
+            var thawed = Math.Min(ice[i], Heat(i) * temperature[i] / (Melting - (WaterHeat - IceHeat) * temperature[i]));
+            var before = Heat(i) * temperature[i] - Melting * ice[i];
+            ice[i] -= thawed;
+            temperature[i] = (before + Melting * ice[i]) / Heat(i);
+        }
+
+        if (temperature[i] > Boils && water[i] > 0)
+        {
+            var over = temperature[i] - Boiling(water[i]);
+            if (over > 0)
+            {
+                var cools = Latent / Heat(i);
+                var rises = water[i] is < LastWater and > DryingTo ? (BoilsDry - Boils) / (LastWater - DryingTo) : 0;
+                DryOut(i, Math.Min(over / (cools + rises), water[i]));
+            }
+        }
+
+        if (temperature[i] > hottest[i])
+        {
+            hottest[i] = temperature[i];
+        }
+    }
+
+    private void DryOut(int i, double share)
+    {
+        if (share <= 0)
+        {
+            return;
+        }
+
+        // What stays is cooled by what leaves, and what leaves takes its own warmth along.
+        temperature[i] -= Latent * share / Heat(i);
+        water[i] -= share;
+        var kilograms = share * slab.Mass[i];
+        Evaporated += kilograms;
+        VapourHeat += kilograms * (Latent + WaterHeat * temperature[i]);
+    }
+
+    private void Darken(Face face, double celsius, double crustWater, double dt)
+    {
+        if (celsius > ColoursFrom)
+        {
+            var dryness = Math.Clamp((0.30 - crustWater) / 0.20, 0, 1);
+            colour[(int)face] += dt * dryness / GoldSeconds * Math.Exp(ColourEnergy / GasConstant * (1 / GoldKelvin - 1 / (celsius + 273.15)));
+        }
+    }
+
+    // Means over the outer 0.25 mm, so that nothing hangs on the grid: water left of what was there, and water per raw dough.
+    private (double Wet, double Water) Crust(int at)
+    {
+        var (left, wet, sum, step) = (CrustDepth, 0.0, 0.0, at == 0 ? 1 : -1);
+        for (var i = at; left > 1e-12 && i >= 0 && i < water.Length; i += step)
+        {
+            var part = Math.Min(left, slab.Thick[i]);
+            wet += part * water[i] * slab.PerWater0[i];
+            sum += part * water[i];
+            left -= part;
+        }
+
+        var depth = CrustDepth - left;
+        return (wet / depth, sum / depth);
+    }
+
+    private static double Boiling(double water) => Boils + (BoilsDry - Boils) * Math.Clamp((LastWater - water) / (LastWater - DryingTo), 0, 1);
+
+    // J/(kg·K) of a cell, per kg of it raw.
+    private double Heat(int i) => slab.DryHeat[i] + WaterHeat * water[i] - (WaterHeat - IceHeat) * ice[i];
+
+    private Celsius Passed(bool filling)
+    {
+        var least = double.PositiveInfinity;
+        for (var i = 0; i < hottest.Length; i++)
+        {
+            least = slab.Filling[i] == filling ? Math.Min(least, hottest[i]) : least;
+        }
+
+        return new(least);
+    }
+}

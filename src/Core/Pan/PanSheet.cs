@@ -1,0 +1,105 @@
+namespace Ystrata.Core;
+
+/// <summary>What a cook calls a face.</summary>
+public enum Look
+{
+    Raw,
+    Pale,
+    Gold,
+    Brown,
+    Dark,
+    Charred,
+}
+
+/// <param name="From">From this darkness on (models.md F: 0.3 pale, 1 gold, 1.8 brown, 3 charred; the bounds lie between).</param>
+public sealed record LookFrom(Look Look, double From)
+{
+    public static IReadOnlyList<LookFrom> All { get; } =
+        [new(Look.Raw, 0), new(Look.Pale, 0.15), new(Look.Gold, 0.65), new(Look.Brown, 1.4), new(Look.Dark, 2.1), new(Look.Charred, PanRun.DarkestFace)];
+}
+
+/// <summary>One stay of one face on the pan.</summary>
+/// <param name="Fat">Put on the face that goes down for it.</param>
+/// <param name="Pan">As it goes down.</param>
+/// <param name="Dark">The face as it comes up: 0.3 pale, 1 gold, 1.8 brown, 3 charred.</param>
+/// <param name="Middle">The coldest place inside then.</param>
+public sealed record Turn(Face Face, Seconds Time, Grams Fat, Celsius Pan, double Dark, Celsius Middle);
+
+/// <summary>The run second by second, thinned out to be drawn: one value of each for every time.</summary>
+/// <param name="First">Darkness of the face that went down first.</param>
+/// <param name="Second">Darkness of the other.</param>
+public sealed record PanTrace(
+    IReadOnlyList<Seconds> Times, IReadOnlyList<Celsius> Pan, IReadOnlyList<Celsius> Middle, IReadOnlyList<double> First, IReadOnlyList<double> Second);
+
+/// <summary>The pan under one of many pieces in a row.</summary>
+/// <param name="Number">From 1.</param>
+/// <param name="Pan">As it goes on.</param>
+public sealed record RowPiece(int Number, Celsius Pan, double First, double Second, bool Cooked);
+
+/// <summary>How the pan keeps up.</summary>
+/// <param name="Pieces">The first, second, fifth and twentieth of a row, each with the same turns.</param>
+/// <param name="Back">Until the empty pan is as hot again as it was; nothing when this flame never brings it there.</param>
+/// <param name="Holds">The flame that keeps it nearest to what it was.</param>
+/// <param name="DownAfter">From the piece after this one on the pan is too hot; nothing while it is not.</param>
+/// <param name="UpAfter">From the piece after this one on it is too cool.</param>
+public sealed record RowSheet(IReadOnlyList<RowPiece> Pieces, Seconds? Back, Flame Holds, int? DownAfter, int? UpAfter);
+
+/// <summary>Frying together what was roasted dry.</summary>
+/// <param name="Height">Pieces on each other.</param>
+/// <param name="Each">One piece's stay on the pan, first face and second.</param>
+/// <param name="Round">Until the whole stack has had both.</param>
+public sealed record StackSheet(int Height, Seconds Each, Seconds Round);
+
+/// <param name="Turns">In order; empty when nothing cooks the piece, and <paramref name="Failure"/> says why.</param>
+/// <param name="Own">True when they are the cook's own.</param>
+/// <param name="On">The pan and flame it is reckoned on.</param>
+/// <param name="Advised">What would be advised, whatever the cook does.</param>
+/// <param name="Blisters">When blisters rise on the first face; nothing when they do not in that stay.</param>
+/// <param name="CookedAt">When every place has been hot enough; nothing when it never is.</param>
+/// <param name="Passed">The least hot that any place has been at its hottest.</param>
+/// <param name="Needed">What that must be.</param>
+/// <param name="First">Darkness of the face that went down first.</param>
+/// <param name="Raw">As it goes on.</param>
+/// <param name="Out">As it comes off, with the fat that stays on it.</param>
+/// <param name="Lost">Water gone, percent of the raw piece.</param>
+/// <param name="Water">Left in it, percent.</param>
+/// <param name="PanLow">The coolest the pan gets, and <paramref name="PanHigh"/> the hottest.</param>
+/// <param name="Film">Fat on each face.</param>
+/// <param name="FatGood">Fat per side for a film of 50 to 150 µm.</param>
+/// <param name="CoolUnder">Under this a face dries before it colours.</param>
+/// <param name="SmokePoint">Of the pan's fat, where known.</param>
+/// <param name="SmokeWatchFrom">From here on a pan that creeps up smokes.</param>
+/// <param name="WipeEvery">Pieces between two wipes of the pan.</param>
+/// <param name="Room">Pieces of this size that the pan has room for.</param>
+public sealed record PanSheet(
+    IReadOnlyList<Turn> Turns,
+    Seconds Total,
+    PanFailure? Failure,
+    bool Own,
+    Cookware On,
+    IReadOnlyList<Stay> Advised,
+    Seconds? Blisters,
+    Seconds? CookedAt,
+    Celsius Passed,
+    Celsius Needed,
+    double First,
+    double Second,
+    Grams Raw,
+    Grams Out,
+    Percent Lost,
+    Percent Water,
+    Celsius PanLow,
+    Celsius PanHigh,
+    PanTrace Trace,
+    RowSheet Row,
+    StackSheet? Stack,
+    Micrometres Film,
+    Range<Grams> FatGood,
+    Celsius CoolUnder,
+    Celsius? SmokePoint,
+    Celsius? SmokeWatchFrom,
+    FatSheet Fat,
+    int WipeEvery,
+    int Room,
+    FinishSheet Finish,
+    HoldSheet Hold);

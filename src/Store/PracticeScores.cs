@@ -1,0 +1,42 @@
+using System.Text.Json;
+using Dapper;
+
+namespace Ystrata.Store;
+
+/// <summary>One finished round of practice.</summary>
+/// <param name="Turns">Seconds after laying.</param>
+public sealed record PracticeScore(Guid Id, int Seed, DateTimeOffset PlayedAt, int Score, IReadOnlyList<int> Turns, int Lift);
+
+public sealed class PracticeScores(Kitchen kitchen)
+{
+    private const int Most = 100;
+
+    /// <summary>The newest hundred, newest first.</summary>
+    public IReadOnlyList<PracticeScore> Newest()
+    {
+        using var db = kitchen.Connect();
+        return
+        [
+            .. db.Query<Row>(
+                """
+                select id Id, seed Seed, played_at PlayedAt, score Score, turns Turns, lift Lift
+                from practice order by played_at desc, id desc limit @Most
+                """,
+                new { Most }).Select(r => r.ToScore()),
+        ];
+    }
+
+    public void Add(PracticeScore score)
+    {
+        using var db = kitchen.Connect();
+        db.Execute(
+            "insert into practice (id, seed, played_at, score, turns, lift) values (@Id, @Seed, @PlayedAt, @Score, @Turns, @Lift)",
+            new { Id = score.Id.ToString(), score.Seed, PlayedAt = Kitchen.Stamp(score.PlayedAt), score.Score, Turns = JsonSerializer.Serialize(score.Turns), score.Lift });
+    }
+
+    private sealed record Row(string Id, long Seed, string PlayedAt, long Score, string Turns, long Lift)
+    {
+        public PracticeScore ToScore() => new(
+            Guid.Parse(Id), (int)Seed, Kitchen.Unstamp(PlayedAt), (int)Score, JsonSerializer.Deserialize<IReadOnlyList<int>>(Turns) ?? [], (int)Lift);
+    }
+}

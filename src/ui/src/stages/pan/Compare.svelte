@@ -1,0 +1,86 @@
+<script lang="ts">
+  import Check from "@lucide/svelte/icons/check";
+  import { api } from "../../api/client";
+  import { larder } from "../../api/larder.svelte";
+  import type { Cookware, Flame, PanKind, PanSheet } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import { amount, number } from "../../words/format";
+  import { darkName, failureName, flameName, panName } from "../../words/names";
+  import { toaster } from "../../toast.svelte";
+  import type { StageProps } from "../props";
+  import Chart from "./Chart.svelte";
+
+  /** The same piece on two pans or two flames, side by side on one clock. */
+  let { spec, sheet }: StageProps = $props();
+  const kinds = Object.keys(panName) as PanKind[];
+  const flames = (Object.keys(flameName) as Flame[]).filter((f) => f !== "off");
+  // The other one: a light pan beside a heavy one, or the heavy one beside any other.
+  let other = $state<{ kind: PanKind; flame: Flame }>({ kind: "nonStick", flame: "medium" });
+  const mine = $derived(sheet.pan.on);
+  const pans = $derived<Cookware[]>([
+    mine,
+    { ...(larder.view?.pans.find((p) => p.kind === other.kind) ?? mine), ...(other.kind === mine.kind ? mine : {}), flame: other.flame },
+  ]);
+  let sheets = $state.raw<PanSheet[]>([]);
+  let asked = 0;
+
+  $effect(() => {
+    const body = { spec: $state.snapshot(spec), pans };
+    const turn = ++asked;
+    void api.POST("/api/pan/compare", { body }).then(({ data }) => {
+      if (turn === asked) sheets = data ?? [];
+    });
+  });
+  const span = $derived(Math.max(...sheets.map((s) => s.total), 60));
+
+  function take() {
+    const before = $state.snapshot(spec.pan);
+    batch.change(() => ((spec.pan.on = pans[1]!), delete spec.pan.own));
+    toaster.say(m.compare_taken(), () => batch.change(() => (spec.pan = before)));
+  }
+  const nameOf = (c: Cookware) => m.pan_on_flame({ pan: panName[c.kind](), flame: flameName[c.flame]().toLowerCase() });
+</script>
+
+<div class="mb-2 flex flex-wrap items-end gap-2">
+  <label class="grid gap-1"
+    >{m.compare_pan_with()}
+    <select class="field min-h-11" bind:value={other.kind}
+      >{#each kinds as kind (kind)}<option value={kind}>{panName[kind]()}</option>{/each}</select
+    >
+  </label>
+  <label class="grid gap-1"
+    >{m.flame()}
+    <select class="field min-h-11" bind:value={other.flame}
+      >{#each flames as flame (flame)}<option value={flame}>{flameName[flame]()}</option>{/each}</select
+    >
+  </label>
+  <button class="button" onclick={take}><Check size={16} aria-hidden="true" />{m.compare_take()}</button>
+</div>
+<div class="grid gap-x-5 gap-y-4 md:grid-cols-2" data-testid="pans">
+  {#each sheets as pan, i (i)}
+    <section class="min-w-0" aria-label={nameOf(pan.on)}>
+      <h2 class="text-[19px] font-bold">{nameOf(pan.on)}</h2>
+      {#if pan.failure}
+        <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-3 font-semibold">{failureName[pan.failure]()}</p>
+      {:else}
+        <p class="mb-1 text-[15px]">
+          <b class="font-head text-[27px]" data-testid="compared">{pan.turns.map((t) => number(t.time, 0)).join(" + ")} s</b>
+        </p>
+        <Chart {pan} {span} height={236} label={nameOf(pan.on)} />
+        <dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 text-[15px]">
+          <dt class="text-mute">{m.pan_in_all()}</dt>
+          <dd class="font-semibold">{amount(pan.total, "s")}</dd>
+          <dt class="text-mute">{m.pan_between()}</dt>
+          <dd class="font-semibold">{amount(pan.panLow, "°C")} – {amount(pan.panHigh, "°C")}</dd>
+          <dt class="text-mute">{m.faces()}</dt>
+          <dd class="font-semibold">{darkName(pan.first)}, {darkName(pan.second)}</dd>
+          <dt class="text-mute">{m.water_gone()}</dt>
+          <dd class="font-semibold">{amount(pan.lost, "%")}</dd>
+          <dt class="text-mute">{m.pan_under_twentieth()}</dt>
+          <dd class="font-semibold">{amount(pan.row.pieces.at(-1)?.pan ?? pan.panLow, "°C")}</dd>
+        </dl>
+      {/if}
+    </section>
+  {/each}
+</div>

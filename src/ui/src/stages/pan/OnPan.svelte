@@ -1,0 +1,119 @@
+<script lang="ts">
+  import { larder } from "../../api/larder.svelte";
+  import type { Cookware, Flame, PanKind } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import Choice from "../../parts/Choice.svelte";
+  import Dial from "../../parts/Dial.svelte";
+  import { amount, number } from "../../words/format";
+  import { darkName, flameName, panName } from "../../words/names";
+  import type { StageProps } from "../props";
+  import Probe from "./Probe.svelte";
+
+  let { spec, sheet }: StageProps = $props();
+  const pan = $derived(sheet.pan);
+  const on = $derived(spec.pan.on ?? pan.on);
+  const put = (change: Partial<Cookware>) => (spec.pan.on = { ...on, ...change });
+  const flames = (Object.keys(flameName) as Flame[]).map((value) => ({ value, label: flameName[value]() }));
+  const kinds = Object.keys(panName) as PanKind[];
+  const usual = (kind: PanKind) => larder.view?.pans.find((p) => p.kind === kind);
+</script>
+
+<div class="grid gap-x-7 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,300px)]">
+  <div class="grid min-w-0 content-start gap-3">
+    <div class="grid gap-x-5 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
+      <label class="grid content-start gap-1 leading-tight"
+        >{m.pan_kind()}
+        <select
+          class="field min-h-11 w-full"
+          value={on.kind}
+          onchange={(e) => {
+            const kind = e.currentTarget.value as PanKind;
+            batch.change(() => put({ ...usual(kind), flame: on.flame }));
+          }}
+        >
+          {#each kinds as kind (kind)}<option value={kind}>{panName[kind]()}</option>{/each}
+        </select>
+      </label>
+      <div class="grid content-start gap-2">
+        <Choice label={m.flame()} value={on.flame} options={flames} onchange={(flame) => put({ flame })} />
+        <label class="flex min-h-11 items-center gap-2.5">
+          <input
+            type="checkbox"
+            class="size-6 accent-rim"
+            checked={spec.pan.frozen}
+            onchange={(e) => {
+              const frozen = e.currentTarget.checked;
+              batch.change(() => (spec.pan.frozen = frozen));
+            }}
+          />{m.from_frozen()}
+        </label>
+      </div>
+      <Dial
+        label={m.pan_thick()}
+        field="pan.on.thickness"
+        value={on.thickness}
+        step={0.5}
+        unit="mm"
+        to={15}
+        onchange={(thickness) => put({ thickness })}
+      />
+      <Dial
+        label={m.floor_across()}
+        field="pan.on.across"
+        value={on.across}
+        step={1}
+        unit="cm"
+        places={0}
+        from={160}
+        to={700}
+        onchange={(across) => put({ across })}
+      />
+      <Dial
+        label={m.together()}
+        field="pan.together"
+        value={spec.pan.together}
+        step={1}
+        places={0}
+        to={6}
+        good={{ least: 1, most: pan.room }}
+        onchange={(v) => (spec.pan.together = v)}
+      />
+      {#if spec.pan.roasting === "dryThenFry"}
+        <Dial label={m.stack_high()} field="pan.stack" value={spec.pan.stack} step={1} places={0} onchange={(v) => (spec.pan.stack = v)} />
+      {/if}
+    </div>
+    {#if pan.row.pieces.length > 0}
+      <section aria-labelledby="row-head">
+        <h2 id="row-head" class="text-[15px] font-bold">{m.row_head()}</h2>
+        <table class="w-full text-[15px]" data-testid="row">
+          <thead
+            ><tr class="text-start text-[13px] text-mute"
+              ><th class="text-start font-normal">{m.row_piece()}</th>{#each pan.row.pieces as piece (piece.number)}<th class="font-normal"
+                  >{number(piece.number, 0)}</th
+                >{/each}</tr
+            ></thead
+          >
+          <tbody>
+            <tr
+              ><th class="text-start font-normal">{m.row_pan()}</th>{#each pan.row.pieces as piece (piece.number)}<td
+                  class="text-center font-head text-[21px] font-bold">{amount(piece.pan, "°C")}</td
+                >{/each}</tr
+            >
+            <tr
+              ><th class="text-start font-normal">{m.row_faces()}</th>{#each pan.row.pieces as piece (piece.number)}<td class="text-center"
+                  >{piece.cooked ? darkName((piece.first + piece.second) / 2) : m.row_raw()}</td
+                >{/each}</tr
+            >
+          </tbody>
+        </table>
+        <p class="mt-1 text-[15px]">
+          {pan.row.back == null ? m.row_never_back() : m.row_back({ time: amount(pan.row.back, "s") })}
+          {m.row_holds({ flame: flameName[pan.row.holds]().toLowerCase() })}
+          {m.wipe_every({ count: pan.wipeEvery })}
+        </p>
+      </section>
+    {/if}
+  </div>
+  <Probe {spec} {sheet} />
+</div>

@@ -1,0 +1,201 @@
+<script lang="ts">
+  import ArrowUpFromLine from "@lucide/svelte/icons/arrow-up-from-line";
+  import Dices from "@lucide/svelte/icons/dices";
+  import RotateCw from "@lucide/svelte/icons/rotate-cw";
+  import { onDestroy } from "svelte";
+  import { api } from "../../api/client";
+  import type { PracticePlay } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { amount, number } from "../../words/format";
+  import { colourName, darkName, flameName, panName } from "../../words/names";
+  import type { StageProps } from "../props";
+  import Face from "./Face.svelte";
+  import { tintOf } from "./tint";
+
+  // A bench of its own lot: the batch is not asked.
+  // eslint-disable-next-line @typescript-eslint/no-unused-vars
+  let { spec }: StageProps = $props();
+
+  /** A pan, a bread and a flame by lot: turn and lift by eye. Seconds are counted here, what they do is the kitchen's to say. */
+  let play = $state.raw<PracticePlay | null>(null);
+  let turns = $state<number[]>([]);
+  let second = $state(0);
+  let running = $state(false);
+  let quick = $state(false);
+  let busy = $state(false);
+  let unkept = $state(false);
+  let timer: ReturnType<typeof setInterval> | undefined;
+  const QUICK = 4;
+
+  const frame = $derived(play?.frames[Math.min(second - play.from, play.frames.length - 1)]);
+  const end = $derived(play?.end);
+  const events = $derived(end ? [...turns, second] : turns);
+  const eventName = (i: number) => (i === events.length - 1 ? m.practice_lift() : m.practice_turn_number({ number: i + 1 }));
+
+  async function ask(lift?: number) {
+    busy = true;
+    const { data } = await api.POST("/api/practice", { body: { seed: play?.task.seed ?? seed(), turns, ...(lift != null && { lift }) } });
+    play = data ?? play;
+    busy = false;
+  }
+  const seed = () => crypto.getRandomValues(new Uint32Array(1))[0]! >>> 1;
+  async function deal() {
+    stop();
+    [play, turns, second, unkept] = [null, [], 0, false];
+    await ask();
+  }
+  function lay() {
+    running = true;
+    tick();
+  }
+  function tick() {
+    clearInterval(timer);
+    timer = setInterval(
+      () => {
+        // The clock waits for the answer to a turn, so that nothing is missed.
+        if (!busy && play && second - play.from < play.frames.length - 1) second++;
+      },
+      1000 / (quick ? QUICK : 1),
+    );
+  }
+  function stop() {
+    running = false;
+    clearInterval(timer);
+  }
+  async function turn() {
+    if (busy || second <= (turns.at(-1) ?? 0)) return;
+    turns = [...turns, second];
+    await ask();
+  }
+  async function lift() {
+    if (busy || second <= (turns.at(-1) ?? 0)) return;
+    stop();
+    await ask(second);
+    const { error } = await api.POST("/api/practice/scores", { body: { seed: play!.task.seed, turns, lift: second } });
+    unkept = error != null;
+  }
+  onDestroy(stop);
+  void deal();
+</script>
+
+{#if play}
+  {@const task = play.task}
+  <p class="mb-2 text-[17px]" data-testid="task">
+    {m.practice_task({
+      pan: panName[task.pan](),
+      flame: flameName[task.flame]().toLowerCase(),
+      bread: task.frozen
+        ? m.practice_frozen({ thick: amount(task.thickness, "mm") })
+        : m.practice_fresh({ thick: amount(task.thickness, "mm") }),
+      colour: colourName[task.wanted]().toLowerCase(),
+    })}
+    {task.fat ? m.practice_fat() : m.practice_dry()}
+  </p>
+  {#if end}
+    <div class="grid gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,260px)_minmax(0,1fr)]" data-testid="practice-end">
+      <div class="grid content-start gap-2">
+        <p class="font-head text-[64px] leading-none font-bold" data-testid="score">
+          {number(end.score, 0)}<span class="text-[21px]"> {m.of_hundred()}</span>
+        </p>
+        <div class="grid grid-cols-2 gap-2">
+          <Face dark={end.first} seed={1} label={darkName(end.first)} />
+          <Face dark={end.second} seed={2} label={darkName(end.second)} />
+        </div>
+        <!-- Cut open: crusts as dark as they are, the middle raw or set. -->
+        <svg viewBox="0 0 260 44" role="img" aria-label={end.cooked ? m.cut_through() : m.cut_raw()} data-testid="cut">
+          <rect x="4" y="4" width="252" height="36" rx="12" fill={end.cooked ? "#fbf3e0" : "#e9e2c6"} stroke="var(--color-crust)" />
+          {#if !end.cooked}<rect x="30" y="15" width="200" height="14" rx="7" fill="#d8d2b0" />{/if}
+          <rect x="10" y="4" width="240" height="6" rx="3" fill={tintOf(end.second)} /><rect
+            x="10"
+            y="34"
+            width="240"
+            height="6"
+            rx="3"
+            fill={tintOf(end.first)}
+          />
+        </svg>
+        <p class="text-[15px]">
+          {end.cooked ? m.cut_through() : m.cut_raw()}
+          {m.practice_was({ pan: amount(end.pan, "°C"), lost: amount(end.lost, "%") })}
+          {#if unkept}<b>{m.practice_unkept()}</b>{/if}
+        </p>
+      </div>
+      <div class="grid content-start gap-3">
+        <section aria-labelledby="else-head">
+          <h2 id="else-head" class="text-[15px] font-bold">{m.else_head()}</h2>
+          <table class="w-full text-[15px]">
+            <thead
+              ><tr class="text-[13px] text-mute"
+                ><th></th>{#each [-5, -1, 1, 5] as by (by)}<th class="font-normal"
+                    >{by < 0 ? m.seconds_sooner({ by: number(-by, 0) }) : m.seconds_later({ by: number(by, 0) })}</th
+                  >{/each}</tr
+              ></thead
+            >
+            <tbody>
+              {#each events as at, i (i)}
+                <tr>
+                  <th class="text-start font-normal">{eventName(i)}, {amount(at, "s")}</th>
+                  {#each [-5, -1, 1, 5] as by (by)}
+                    {@const what = end.elseWise.find((e) => e.event === i && e.by === by)}
+                    <td class="text-center font-semibold {what && what.score > end.score ? 'text-leaf' : ''}"
+                      >{what ? `${what.score > end.score ? "▲ " : what.score < end.score ? "▼ " : ""}${number(what.score, 0)}` : "–"}</td
+                    >
+                  {/each}
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </section>
+        <p class="text-[15px]">
+          {end.advised.length > 0 ? m.practice_advised({ stays: end.advised.map((s) => number(s, 0)).join(" + ") }) : m.practice_hopeless()}
+        </p>
+        <button class="button strong" onclick={deal}><Dices size={18} aria-hidden="true" />{m.practice_again()}</button>
+      </div>
+    </div>
+  {:else}
+    <div class="grid items-center gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,340px)_minmax(0,1fr)]">
+      <div class="relative mx-auto w-full max-w-[340px] rounded-full bg-ink p-5" data-testid="practice-pan">
+        {#if running && frame}
+          <Face
+            dark={frame.dark}
+            blisters={frame.blisters}
+            seed={play.up === "first" ? 1 : 2}
+            label={m.practice_face({ look: darkName(frame.dark) })}
+          />
+          {#if frame.smoke > 0}<p
+              class="absolute inset-x-0 top-2 text-center text-[15px] font-semibold text-white"
+              style:opacity={0.4 + 0.6 * frame.smoke}
+            >
+              〰 {m.practice_smoke()}
+            </p>{/if}
+        {:else}
+          <div class="grid aspect-square place-items-center text-[17px] font-semibold text-white">{m.practice_empty()}</div>
+        {/if}
+      </div>
+      <div class="grid content-start gap-3">
+        {#if running && frame}
+          <p class="font-head text-[64px] leading-none font-bold" data-testid="clock">
+            {number(second, 0)}<span class="text-[21px]"> s</span>
+          </p>
+          <p class="text-[17px]">{frame.blisters >= 1 ? m.practice_risen() : frame.matt >= 1 ? m.practice_matt() : m.practice_shiny()}</p>
+          <div class="grid grid-cols-2 gap-2">
+            <button class="button strong !min-h-16 text-[19px]" disabled={busy} onclick={turn}
+              ><RotateCw size={22} aria-hidden="true" />{m.practice_turn()}</button
+            >
+            <button class="button !min-h-16 text-[19px]" disabled={busy} onclick={lift}
+              ><ArrowUpFromLine size={22} aria-hidden="true" />{m.practice_lift()}</button
+            >
+          </div>
+        {:else}
+          <button class="button strong !min-h-16 text-[19px]" onclick={lay}>{m.practice_lay()}</button>
+          <button class="button" onclick={deal}><Dices size={18} aria-hidden="true" />{m.practice_other()}</button>
+        {/if}
+        <label class="flex min-h-11 items-center gap-2.5">
+          <input type="checkbox" class="size-6 accent-rim" bind:checked={quick} onchange={() => running && tick()} />{m.practice_quick({
+            times: QUICK,
+          })}
+        </label>
+      </div>
+    </div>
+  {/if}
+{/if}

@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { Switch } from "bits-ui";
+  import { api } from "../../api/client";
+  import { listenToProbe } from "../../api/probe.svelte";
+  import type { Cookware, Flame, ProbeView } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import { amount, number } from "../../words/format";
+  import { flameName } from "../../words/names";
+  import { viewOf } from "../../words/units";
+  import type { StageProps } from "../props";
+
+  /** The pan as it is measured, against what was planned; the plan follows it while it is told to. */
+  let { spec, sheet }: StageProps = $props();
+  let view = $state.raw<ProbeView | null>(null);
+  void api.GET("/api/probe").then(({ data }) => (view = data ?? view));
+
+  const follows = $derived(spec.pan.measured != null);
+  const probe = listenToProbe((reading) => {
+    // A probe shivers: the plan follows where it goes, not every degree of it.
+    if (follows && reading.state === "ready" && reading.pan != null && Math.abs(reading.pan - (spec.pan.measured ?? 0)) >= followFrom)
+      take(reading.pan);
+  });
+  const followFrom = 4;
+  const take = (pan: number) => batch.change(() => (spec.pan.measured = Math.round(pan)));
+  const follow = (on: boolean) => {
+    if (!on) batch.change(() => delete spec.pan.measured);
+    else if (probe.now.pan != null) take(probe.now.pan);
+  };
+  const heat = $derived(viewOf("°C"));
+  const off = $derived(probe.now.pan == null ? 0 : Math.round(heat.to(probe.now.pan) - heat.to(spec.pan.temperature)));
+  const stateName = {
+    ready: () => (off === 0 ? m.probe_even() : off > 0 ? m.probe_hotter({ by: number(off, 0) }) : m.probe_cooler({ by: number(-off, 0) })),
+    unplugged: m.probe_unplugged,
+    unreadable: m.probe_unreadable,
+  };
+
+  async function play(body: { on?: Cookware; laid?: boolean; plugged?: boolean }) {
+    const { data } = await api.POST("/api/probe/stand-in", { body });
+    view = data ?? view;
+  }
+</script>
+
+<section aria-label={m.probe()} class="grid content-start gap-2">
+  <h2 class="text-[15px] font-bold">{m.probe()}</h2>
+  <div class="flex flex-wrap items-end gap-x-4">
+    <p class="min-w-[4.2ch] font-head text-[52px] leading-none font-bold" data-testid="probe">
+      {probe.now.pan == null ? "—" : amount(probe.now.pan, "°C")}
+    </p>
+    <p
+      class="text-[15px] font-semibold {probe.now.state === 'ready' && Math.abs(off) < 10 ? 'text-leaf' : 'text-chilli'}"
+      role="status"
+      data-testid="probe-state"
+      data-state={probe.now.state}
+    >
+      {stateName[probe.now.state]()}
+    </p>
+  </div>
+  <label class="flex min-h-11 items-center gap-2.5">
+    <Switch.Root
+      checked={follows}
+      disabled={!follows && probe.now.pan == null}
+      onCheckedChange={follow}
+      class="relative h-7 w-12 shrink-0 rounded-full border-2 border-rim bg-white data-[state=checked]:bg-rim"
+      aria-label={m.probe_follow()}
+    >
+      <Switch.Thumb
+        class="block size-5 translate-x-0.5 rounded-full bg-rim transition-transform data-[state=checked]:translate-x-[22px] data-[state=checked]:bg-white"
+      />
+    </Switch.Root>
+    <span class="leading-tight"
+      >{m.probe_follow()}{#if follows}<br /><b
+          >{m.probe_planned({ measured: amount(spec.pan.measured ?? 0, "°C"), total: amount(sheet.pan.total, "s") })}</b
+        >{/if}</span
+    >
+  </label>
+  {#if view?.standIn && view.on}
+    {@const on = view.on}
+    <details class="rounded-xl border-2 border-dashed border-rim-soft p-2">
+      <summary class="min-h-11 content-center font-semibold">{m.probe_stand_in()}</summary>
+      <div class="flex flex-wrap gap-1.5">
+        {#each Object.keys(flameName) as Flame[] as flame (flame)}
+          <button
+            class="button !px-3"
+            aria-pressed={on.flame === flame}
+            class:strong={on.flame === flame}
+            onclick={() => play({ on: { ...on, flame } })}>{flameName[flame]()}</button
+          >
+        {/each}
+        <button class="button !px-3" onclick={() => play({ laid: !view!.laid })}>{view.laid ? m.probe_lift() : m.probe_lay()}</button>
+        <button class="button !px-3" onclick={() => play({ plugged: !view!.plugged })}
+          >{view.plugged ? m.stand_in_unplug() : m.stand_in_plug()}</button
+        >
+      </div>
+    </details>
+  {/if}
+</section>

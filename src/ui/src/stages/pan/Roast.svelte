@@ -1,0 +1,88 @@
+<script lang="ts">
+  import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
+  import type { Colour, Roasting } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import Choice from "../../parts/Choice.svelte";
+  import Dial from "../../parts/Dial.svelte";
+  import { amount } from "../../words/format";
+  import { colourName, darkName, faceName, failureName, roastingName } from "../../words/names";
+  import type { StageProps } from "../props";
+  import Chart from "./Chart.svelte";
+  import Face from "./Face.svelte";
+  import { endAt, fatTo, nudge, staysOf, takeOver } from "./stays";
+  import Turns from "./Turns.svelte";
+
+  let { spec, sheet }: StageProps = $props();
+  const pan = $derived(sheet.pan);
+  const colours = (Object.keys(colourName) as Colour[]).map((value) => ({ value, label: colourName[value]() }));
+  const schools = (Object.keys(roastingName) as Roasting[]).map((value) => ({ value, label: roastingName[value]() }));
+
+  const turn = (stay: number, at: number) => batch.change(() => takeOver(spec, endAt(staysOf(pan), stay, at)));
+  const fat = (from: number, to: number) => batch.change(() => takeOver(spec, fatTo(staysOf(pan), from, to)));
+  const longer = (stay: number, by: number) => batch.change(() => takeOver(spec, nudge(staysOf(pan), stay, by)));
+  const advised = () => batch.change(() => delete spec.pan.own);
+</script>
+
+<div class="grid gap-x-5 gap-y-3 lg:grid-cols-[minmax(0,1fr)_118px]">
+  <div class="grid min-w-0 content-start gap-2">
+    {#if pan.failure}
+      <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-4 font-head text-[21px] font-bold" data-testid="cannot">
+        {failureName[pan.failure]()}
+      </p>
+    {:else}
+      <Turns {pan} fat={spec.pan.fat} onnudge={longer} />
+      <Chart {pan} measured={spec.pan.measured} height={240} label={m.chart_label()} onturn={turn} onfat={fat} />
+    {/if}
+  </div>
+  <div class="grid min-w-0 grid-cols-2 content-start gap-2 lg:grid-cols-1">
+    {#each [{ face: "first", dark: pan.first }, { face: "second", dark: pan.second }] as const as f, i (f.face)}
+      {@const words = `${faceName[f.face]()}: ${darkName(f.dark)}`}
+      <figure class="text-center">
+        <Face dark={f.dark} seed={i + 1} label={words} class="mx-auto w-full max-w-32" />
+        <figcaption class="text-[14px] leading-tight">{words}</figcaption>
+      </figure>
+    {/each}
+    <p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
+      <b class="block text-[19px]">{amount(pan.total, "s")}</b>{m.out_of_pan({ mass: amount(pan.out, "g"), lost: amount(pan.lost, "%") })}
+    </p>
+    {#if pan.own}
+      <button class="button col-span-2 lg:col-span-1 !px-1" onclick={advised}
+        ><RotateCcw size={16} aria-hidden="true" />{m.as_advised()}</button
+      >
+    {/if}
+  </div>
+</div>
+<div class="mt-3 grid items-start gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-[200px_minmax(0,1fr)_minmax(0,1fr)]">
+  <label class="grid gap-1 leading-tight"
+    >{m.roasting()}
+    <select
+      class="field min-h-11 w-full"
+      value={spec.pan.roasting ?? "fatEachSide"}
+      onchange={(e) => {
+        const roasting = e.currentTarget.value as Roasting;
+        batch.change(() => ((spec.pan.roasting = roasting), delete spec.pan.own));
+      }}
+    >
+      {#each schools as school (school.value)}<option value={school.value}>{school.label}</option>{/each}
+    </select>
+  </label>
+  <Choice
+    label={m.colour_wanted()}
+    value={spec.pan.colour}
+    options={colours}
+    onchange={(v) => ((spec.pan.colour = v), delete spec.pan.own)}
+  />
+  <Dial
+    label={m.pan_heat()}
+    field="pan.temperature"
+    value={spec.pan.temperature}
+    step={5}
+    places={0}
+    unit="°C"
+    from={140}
+    to={280}
+    good={{ least: pan.coolUnder, most: pan.smokeWatchFrom ?? 280 }}
+    onchange={(v) => (spec.pan.temperature = v)}
+  />
+</div>
