@@ -69,14 +69,6 @@ const shots = {
       await page.locator("[data-program=cone]").waitFor();
     },
   ],
-  "batch-find": [
-    wide,
-    async (page) => {
-      await stage("Night-crew squares", "Fold")(page);
-      await page.getByRole("tab", { name: "Find" }).click();
-      await page.getByTestId("found").getByRole("listitem").first().waitFor();
-    },
-  ],
   "batch-sheet": [wide, stage("Night-crew squares", "Sheet")],
   "batch-fold": [
     wide,
@@ -101,9 +93,40 @@ const shots = {
   ],
   "batch-roll": [wide, stage("Nigella coils", "Roll")],
   "batch-pan": [wide, stage("Night-crew squares", "Pan")],
+  "pan-compare": [
+    wide,
+    async (page) => {
+      await stage("Night-crew squares", "Pan")(page);
+      await page.getByRole("tab", { name: "Compare" }).click();
+      await page.getByTestId("compared").nth(1).waitFor();
+    },
+  ],
+  "pan-practice": [
+    wide,
+    async (page) => {
+      // The same lot in every picture, and its clock pushed on.
+      await page.addInitScript(() => (crypto.getRandomValues = (a) => ((a[0] = 46), a)));
+      await page.reload();
+      await page.clock.install();
+      await stage("Night-crew squares", "Pan")(page);
+      await page.getByRole("tab", { name: "Practice" }).click();
+      await page.getByRole("button", { name: "Lay it on the pan" }).click();
+      for (const name of ["Turn", "Turn", "Lift"]) {
+        for (let i = 0; i < (name === "Lift" ? 55 : 70); i++) await page.clock.runFor(1000);
+        await page.getByRole("button", { name, exact: true }).click();
+        await page.getByRole("button", { name, exact: true }).and(page.locator(":enabled")).or(page.getByTestId("score")).waitFor();
+      }
+      await page.getByTestId("score").waitFor();
+    },
+  ],
   log: [wide, async (page) => void (await page.goto(`${server.address}/#/log`))],
-  "narrow-shelf": [narrow, async () => {}],
-  "narrow-fold": [narrow, stage("Night-crew squares", "Fold")],
+  "narrow-pan": [
+    narrow,
+    async (page) => {
+      await stage("Night-crew squares", "Pan")(page);
+      await page.getByTestId("pan-chart").scrollIntoViewIfNeeded();
+    },
+  ],
 };
 
 try {

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
+using Ystrata.Bench;
 using Ystrata.Core;
 
 // How long one plan takes in the core, and what a bigger program costs beside it.
@@ -64,6 +65,8 @@ var one = filling with { Parts = [.. filling.Parts.Take(1)] };
 Say("filling bought backwards, one part", Measure(() => Balance.TimesFor(one, new(900), Larder.Shipped)), 1);
 Say("filling bought backwards, twelve parts", Measure(() => Balance.TimesFor(filling, new(2500), Larder.Shipped)), 1);
 
+PanBench.Speed(Measure, Say);
+
 void Say(string name, double[] times, double target) => Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
     $"{name,-40}{times[times.Length / 2],7:0.0000} ms{times[(int)(times.Length * 0.95)],7:0.0000} ms   target {target} ms"));
 
@@ -85,6 +88,8 @@ foreach (var (name, spec) in cases)
     first ??= median;
     Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{name,-40}{median,7:0.0000} ms{times[(int)(times.Length * 0.95)],7:0.0000} ms{median / first,7:0.0}"));
 }
+
+PanBench.Figures();
 
 BatchSpec Folded(params FoldStep[] steps) => plain with
 {

@@ -19,7 +19,11 @@ const dials: [string, string, string][] = [
   ["Sheet", "Flour over it, per piece", "From 0 g to 50 g."],
   ["Roll", "Rest before the last roll", "From 0 min to 720 min."],
   ["Pan", "Pan, when it goes on", "From 120 °C to 320 °C."],
-  ["Pan", "Fat on each side", "From 0 g to 60 g."],
+  ["Pan", "Floor, thick", "From 0.8 mm to 30 mm.", "Pan and probe"],
+  ["Pan", "Floor, across", "From 10 cm to 90 cm.", "Pan and probe"],
+  ["Pan", "Pieces on it at once", "From 1 to 12.", "Pan and probe"],
+  ["Pan", "Fat on each side", "From 0 g to 60 g.", "Fat, finish, hold"],
+  ["Pan", "From pan to table", "From 0 min to 240 min.", "Fat, finish, hold"],
 ];
 
 for (const stage of new Set(dials.map(([stage]) => stage))) {
@@ -28,7 +32,8 @@ for (const stage of new Set(dials.map(([stage]) => stage))) {
     await bench.open(stage);
     const figures = await page.locator("[data-figures]").allInnerTexts();
 
-    for (const [, label, range] of dials.filter(([s]) => s === stage)) {
+    for (const [, label, range, part] of dials.filter(([s]) => s === stage)) {
+      if (part) await page.getByRole("tab", { name: part, exact: true }).click();
       const field = bench.number(label);
       const described = async () => page.locator(`[id="${await field.getAttribute("aria-describedby")}"]`);
       const before = await field.inputValue();

@@ -154,6 +154,51 @@ const spoils: Record<string, (spec: any) => void> = {
       ],
     );
   },
+  "a pan gone out under a stuffed, chilled parcel": (s) => {
+    s.filling = stuffed("leek", 500, [{ kind: "cool", time: 120, place: "fridge" }]);
+    s.pan = { ...s.pan, temperature: 150, own: [{ time: 10, fat: 0 }], on: { kind: "nonStick", thickness: 2, across: 200, flame: "low" } };
+  },
+  "its own short stays, crowded, held too long in paper": (s) => {
+    s.pan = { ...s.pan, together: 8, own: [{ time: 8, fat: 2 }], second: { id: "butter", share: 40 }, hold: "paper", holdFor: 200 };
+    s.pan.on = { kind: "castIron", thickness: 4, across: 240, flame: "low" };
+  },
+  "charred and dried out": (s) => {
+    s.balls.mass = 40;
+    s.pan = {
+      ...s.pan,
+      temperature: 250,
+      own: [
+        { time: 300, fat: 0 },
+        { time: 300, fat: 1 },
+      ],
+    };
+    s.pan.on = { kind: "castIron", thickness: 4, across: 240, flame: "high" };
+  },
+  pale: (s) => {
+    s.pan = {
+      ...s.pan,
+      own: [
+        { time: 60, fat: 0 },
+        { time: 30, fat: 1 },
+        { time: 10, fat: 1 },
+      ],
+    };
+  },
+  "a pan that climbs": (s) => {
+    s.pan = { ...s.pan, temperature: 160, on: { kind: "aluminium", thickness: 3, across: 260, flame: "high" } };
+  },
+  "no flame at all": (s) => {
+    s.pan = { ...s.pan, temperature: 200, on: { kind: "nonStick", thickness: 2, across: 260, flame: "off" } };
+  },
+  "no colour": (s) => {
+    s.pan = { ...s.pan, temperature: 125, on: { kind: "castIron", thickness: 4, across: 260, flame: "low" } };
+  },
+  "a block of dough on a red hot pan": (s) => {
+    s.balls.mass = 300;
+    s.sheet.diameter = 120;
+    s.roll.diameter = 120;
+    s.pan = { ...s.pan, temperature: 310 };
+  },
   bare: (s) => {
     s.rest.covered = false;
   },
@@ -167,6 +212,7 @@ const spoils: Record<string, (spec: any) => void> = {
 };
 
 test("every note has its words and every word its figure", async ({ bench, page, kitchen }) => {
+  test.slow();
   const { plain } = await (await page.request.get(`${kitchen.address}/api/larder`)).json();
   const openapi = await (await page.request.get(`${kitchen.address}/openapi/v1.json`)).json();
   const codes = new Set<string>(openapi.components.schemas.NoteCode.enum);
@@ -180,7 +226,7 @@ test("every note has its words and every word its figure", async ({ bench, page,
     expect(made.status(), await made.text()).toBe(201);
     await page.goto(`${kitchen.address}/#/batch/${(await made.json()).id}`);
     await expect(page.getByLabel("Name of the batch")).toHaveValue(name);
-    await expect(bench.stratum("pan")).toContainText(" s");
+    await expect(bench.stratum("pan")).toContainText("on the pan");
     for (const stage of await page.locator("[data-stage]").evaluateAll((all) => all.map((e) => e.getAttribute("data-stage") ?? ""))) {
       await bench.stratum(stage).click();
       for (const note of await page.locator("[data-note]").all()) {

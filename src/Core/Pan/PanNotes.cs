@@ -71,7 +71,8 @@ internal static class PanNotes
         {
             yield return Say(NoteCode.FaceBurnt, Weight.Wrong, [new("dark", darkest, ""), new("most", PanRun.DarkestFace, "")], mends: Advised(spec, pan));
         }
-        else if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.CookedAt is not null)
+
+        if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.CookedAt is not null)
         {
             yield return Say(NoteCode.FacePale, Weight.Watch, [new("dark", palest, ""), new("wanted", PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
         }

@@ -106,7 +106,7 @@ internal sealed class PanStage
     private PanSheet Judge((IReadOnlyList<int> Stays, PanFailure? Why) advice, BatchSpec batch, DoughSheet dough, FoldSheet fold, Larder larder)
     {
         var fats = PanFat.Of(spec, larder);
-        var advised = advice.Stays.Select((t, i) => new Stay(new(t), Roast.IsFatted(spec.Roasting, i) ? spec.FatPerSide * (spec.Roasting == Roasting.ShallowFry ? 2 : 1) : Grams.Zero)).ToList();
+        var advised = Stays(advice.Stays);
         var stays = spec.Own ?? advised;
         var tape = new PanTape(spec.Laid);
         var run = Start(fine);
@@ -212,12 +212,23 @@ internal sealed class PanStage
         }
 
         var row = RowOn(spec.Cookware, stays);
-        // A flame is judged by the fifth piece: by then the pan shows where it goes.
-        double Off(Cookware on) => Math.Abs(RowOn(on, stays, 5)[^1].Pan.Value - spec.Laid.Value);
-        var holds = new[] { Flame.Low, Flame.Medium, Flame.High }.MinBy(f => Off(spec.Cookware with { Flame = f }));
+        // A flame is judged by the fifth piece: by then the pan shows where it goes, and with the stays that flame asks for.
+        var holds = new[] { Flame.Low, Flame.Medium, Flame.High }.MinBy(f => f == spec.Cookware.Flame ? Math.Abs(row[4].Pan.Value - spec.Laid.Value) : OffOn(f));
         int? First(Func<double, bool> off) => row.FirstOrDefault(p => off(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
         return new([.. Reported.Select(n => row[n - 1])], Empty.Until(spec.Cookware, PanAfter(stays), spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
     }
+
+    // How far from what was meant the pan is under the fifth piece on another flame, with the stays that flame asks for.
+    private double OffOn(Flame flame)
+    {
+        var other = new PanStage(spec with { On = spec.Cookware with { Flame = flame } }, piece, pace, roughly: true);
+        var stays = spec.Own ?? other.Stays(other.Advise().Stays);
+        return stays.Count == 0 ? double.PositiveInfinity : Math.Abs(other.RowOn(other.spec.Cookware, stays, 5)[^1].Pan.Value - spec.Laid.Value);
+    }
+
+    // The stays with the fat their school puts down for each.
+    internal List<Stay> Stays(IReadOnlyList<int> times) =>
+        [.. times.Select((t, i) => new Stay(new(t), Roast.IsFatted(spec.Roasting, i) ? spec.FatPerSide * (spec.Roasting == Roasting.ShallowFry ? 2 : 1) : Grams.Zero))];
 
     private Celsius PanAfter(IReadOnlyList<Stay> stays)
     {
@@ -226,7 +237,8 @@ internal sealed class PanStage
         return run.Pan;
     }
 
-    private RowPiece[] RowOn(Cookware on, IReadOnlyList<Stay> stays, int count = 20)
+    /// <summary>So many pieces one after the other, each with the same stays.</summary>
+    internal RowPiece[] RowOn(Cookware on, IReadOnlyList<Stay> stays, int count = 20)
     {
         var row = new RowPiece[count];
         var pan = spec.Laid;

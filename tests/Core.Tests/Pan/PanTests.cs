@@ -348,4 +348,19 @@ public class PanTests
         Assert.Equal(["pan.frozen"], SpecCheck.Check(white with { Dough = white.Dough with { Feel = Feel.Batter }, Pan = white.Pan with { Frozen = true } }, Breads.Larder)
             .Where(r => r.Code == RefusalCode.FrozenBatter).Select(r => r.Field));
     }
+
+    [Fact]
+    public void A_bread_of_30_cm_never_cooks_and_is_said_at_once()
+    {
+        var white = Schools.All.Single(s => s.Id == "plain").Spec;
+        var block = Breads.Plan(white with { Balls = white.Balls with { Mass = new(1000) }, Sheet = white.Sheet with { Diameter = new(60) }, Roll = white.Roll with { Diameter = new(60) } });
+
+        Assert.InRange(block.Roll.Thickness.Value, 280, 340);
+        Assert.Equal(PanFailure.NeverCooks, block.Pan.Failure);
+        Assert.Null(block.The(NoteCode.PanNeverCooks).Mends);
+    }
+
+    [Fact]
+    public void Every_school_of_bread_can_be_cooked_on_its_own_pan() =>
+        Assert.All(Schools.All, s => Assert.Null(Breads.Plan(s.Spec).Pan.Failure));
 }

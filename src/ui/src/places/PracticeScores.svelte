@@ -19,7 +19,8 @@
       {#each last as round (round.id)}
         <li class="flex h-full max-w-9 min-w-4 flex-1 flex-col items-center justify-end text-[13px]" title={day(round.playedAt)}>
           {number(round.score, 0)}
-          <span class="w-full rounded-t-sm {round.score === best ? 'bg-leaf' : 'bg-crust'}" style:height="{Math.max(round.score * 0.7, 2)}%"></span>
+          <span class="w-full rounded-t-sm {round.score === best ? 'bg-leaf' : 'bg-crust'}" style:height="{Math.max(round.score * 0.7, 2)}%"
+          ></span>
         </li>
       {/each}
     </ol>

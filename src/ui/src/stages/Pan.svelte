@@ -2,6 +2,8 @@
   import { onDestroy } from "svelte";
   import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
+  import { placeOf } from "../words/fields";
+  import { say } from "../words/refusals";
   import BenchTabs from "../parts/BenchTabs.svelte";
   import Compare from "./pan/Compare.svelte";
   import Fat from "./pan/Fat.svelte";
@@ -12,6 +14,8 @@
 
   let { spec, sheet }: StageProps = $props();
   onDestroy(() => (batch.wide = false));
+  // What stands in the way and has no dial to say it.
+  const astray = $derived(batch.refusals.filter((r) => /^pan\.(own|frozen|second\.id|fat$)/.test(r.field)));
   const wide = ["pan", "compare", "practice"];
   const tabs = [
     { value: "roast", label: m.tab_roast(), part: Roast },
@@ -22,4 +26,5 @@
   ];
 </script>
 
+{#each astray as r (r.field + r.code)}<p class="refusal" data-testid="pan-astray">{placeOf(r.field)}: {say(r)}</p>{/each}
 <BenchTabs label={m.pan_parts()} {tabs} {spec} {sheet} onopen={(tab) => (batch.wide = wide.includes(tab))} />

@@ -33,9 +33,17 @@ export function figuresOf(stage: Stage, sheet: BatchSheet): [string, string] {
     case "roll":
       return [amount(sheet.roll.across, "mm"), m.raw({ thickness: amount(sheet.roll.thickness, "mm") })];
     case "pan":
-      return [`${sheet.pan.turns.map((t) => number(t.time, 0)).join(" + ")} s`, m.fat_on_pan({ mass: amount(sheet.pan.fat.pan, "g") })];
+      return [staysWords(sheet), m.fat_on_pan({ mass: amount(sheet.pan.fat.pan, "g") })];
   }
 }
+
+// Many turns are said by their number: they do not fit a stratum, and nobody counts seconds then.
+const staysWords = ({ pan: { turns } }: BatchSheet) =>
+  turns.length === 0
+    ? "—"
+    : turns.length > 4
+      ? m.stays_count({ count: turns.length })
+      : `${turns.map((t) => number(t.time, 0)).join(" + ")} s`;
 
 /** What stands beside the stage's name. */
 export function sayingOf(stage: Stage, sheet: BatchSheet): string {
@@ -70,7 +78,7 @@ export function sayingOf(stage: Stage, sheet: BatchSheet): string {
     case "roll":
       return m.saying_roll({ shape: outlineName[sheet.roll.outline]() });
     case "pan":
-      return m.saying_pan({ time: amount(sheet.pan.total, "s") });
+      return sheet.pan.turns.length > 0 ? m.saying_pan({ time: amount(sheet.pan.total, "s") }) : "";
   }
 }
 

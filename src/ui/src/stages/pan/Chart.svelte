@@ -15,12 +15,14 @@
     height?: number;
     /** Nothing where the turns only stand there to be read. */
     onturn?: (stay: number, at: number) => void;
+    /** By keys: so many seconds later. */
+    onby?: (stay: number, seconds: number) => void;
     onfat?: (from: number, to: number) => void;
     label: string;
     /** So that several charts can be laid side by side: seconds to the right edge. */
     span?: number;
   }
-  let { pan, measured = null, height = 290, onturn, onfat, label, span }: Props = $props();
+  let { pan, measured = null, height = 290, onturn, onby, onfat, label, span }: Props = $props();
 
   const id = $props.id();
   let width = $state(640);
@@ -54,6 +56,14 @@
   ]);
 
   let svg = $state<SVGSVGElement>();
+  // The drop is another one once the answer is there: the keys stay on it.
+  let following: number | null = null;
+  $effect(() => {
+    const turns = pan.turns;
+    if (following === null || !(turns[following]?.fat ?? 0)) return;
+    svg?.querySelector<SVGElement>(`[data-drop="${following}"]`)?.focus();
+    following = null;
+  });
   let held: { kind: "turn" | "fat"; at: number } | null = null;
   const secondsAt = (event: PointerEvent) => x.invert(event.clientX - svg!.getBoundingClientRect().left);
   function move(event: PointerEvent) {
@@ -73,19 +83,18 @@
     held = { kind, at };
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
   }
-  function keyTurn(event: KeyboardEvent, stay: number, at: number) {
+  function keyTurn(event: KeyboardEvent, stay: number) {
     const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 10, PageDown: -10 }[event.key];
     if (!by) return;
     event.preventDefault();
-    onturn?.(stay, at + by * (event.shiftKey ? 5 : 1));
+    onby?.(stay, by * (event.shiftKey ? 5 : 1));
   }
   function keyFat(event: KeyboardEvent, stay: number) {
     const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
     if (!by || !pan.turns[stay + by]) return;
     event.preventDefault();
     onfat?.(stay, stay + by);
-    // The drop is another one now: the eye and the keys stay on it.
-    requestAnimationFrame(() => svg?.querySelector<SVGElement>(`[data-drop="${stay + by}"]`)?.focus());
+    following = stay + by;
   }
 </script>
 
@@ -177,7 +186,6 @@
     {#each pan.turns as turn, i (i)}
       {@const at = starts[i]! + turn.time}
       {#if onturn}
-        <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
         <g
           role="slider"
           tabindex="0"
@@ -192,7 +200,7 @@
           onpointermove={move}
           onpointerup={() => (held = null)}
           onpointercancel={() => (held = null)}
-          onkeydown={(e) => keyTurn(e, i, at)}
+          onkeydown={(e) => keyTurn(e, i)}
         >
           <rect x={x(at) - 22} y={bands - 14} width="44" height={height - foot - bands + 14} fill="transparent" />
           <line x1={x(at)} x2={x(at)} y1="0" y2={height - foot} stroke="var(--color-rim)" stroke-width="2" />

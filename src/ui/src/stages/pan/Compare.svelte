@@ -45,13 +45,13 @@
 <div class="mb-2 flex flex-wrap items-end gap-2">
   <label class="grid gap-1"
     >{m.compare_pan_with()}
-    <select class="field min-h-11" bind:value={other.kind}
+    <select class="field min-h-11" aria-label={m.compare_pan_with()} bind:value={other.kind}
       >{#each kinds as kind (kind)}<option value={kind}>{panName[kind]()}</option>{/each}</select
     >
   </label>
   <label class="grid gap-1"
     >{m.flame()}
-    <select class="field min-h-11" bind:value={other.flame}
+    <select class="field min-h-11" aria-label={m.flame()} bind:value={other.flame}
       >{#each flames as flame (flame)}<option value={flame}>{flameName[flame]()}</option>{/each}</select
     >
   </label>

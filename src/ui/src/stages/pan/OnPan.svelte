@@ -26,6 +26,7 @@
         >{m.pan_kind()}
         <select
           class="field min-h-11 w-full"
+          aria-label={m.pan_kind()}
           value={on.kind}
           onchange={(e) => {
             const kind = e.currentTarget.value as PanKind;

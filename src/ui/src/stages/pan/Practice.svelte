@@ -95,7 +95,7 @@
     <div class="grid gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,260px)_minmax(0,1fr)]" data-testid="practice-end">
       <div class="grid content-start gap-2">
         <p class="font-head text-[64px] leading-none font-bold" data-testid="score">
-          {number(end.score, 0)}<span class="text-[21px]"> {m.of_hundred()}</span>
+          {number(end.score, 0)}<span class="text-[21px]">&nbsp;{m.of_hundred()}</span>
         </p>
         <div class="grid grid-cols-2 gap-2">
           <Face dark={end.first} seed={1} label={darkName(end.first)} />
@@ -175,7 +175,7 @@
       <div class="grid content-start gap-3">
         {#if running && frame}
           <p class="font-head text-[64px] leading-none font-bold" data-testid="clock">
-            {number(second, 0)}<span class="text-[21px]"> s</span>
+            {number(second, 0)}<span class="text-[21px]">&nbsp;s</span>
           </p>
           <p class="text-[17px]">{frame.blisters >= 1 ? m.practice_risen() : frame.matt >= 1 ? m.practice_matt() : m.practice_shiny()}</p>
           <div class="grid grid-cols-2 gap-2">

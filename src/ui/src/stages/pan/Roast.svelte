@@ -10,7 +10,7 @@
   import type { StageProps } from "../props";
   import Chart from "./Chart.svelte";
   import Face from "./Face.svelte";
-  import { endAt, fatTo, nudge, staysOf, takeOver } from "./stays";
+  import { endAt, endBy, fatTo, nudge, staysOf, takeOver } from "./stays";
   import Turns from "./Turns.svelte";
 
   let { spec, sheet }: StageProps = $props();
@@ -18,9 +18,10 @@
   const colours = (Object.keys(colourName) as Colour[]).map((value) => ({ value, label: colourName[value]() }));
   const schools = (Object.keys(roastingName) as Roasting[]).map((value) => ({ value, label: roastingName[value]() }));
 
-  const turn = (stay: number, at: number) => batch.change(() => takeOver(spec, endAt(staysOf(pan), stay, at)));
-  const fat = (from: number, to: number) => batch.change(() => takeOver(spec, fatTo(staysOf(pan), from, to)));
-  const longer = (stay: number, by: number) => batch.change(() => takeOver(spec, nudge(staysOf(pan), stay, by)));
+  const turn = (stay: number, at: number) => batch.change(() => takeOver(spec, endAt(staysOf(spec, pan), stay, at)));
+  const by = (stay: number, seconds: number) => batch.change(() => takeOver(spec, endBy(staysOf(spec, pan), stay, seconds)));
+  const fat = (from: number, to: number) => batch.change(() => takeOver(spec, fatTo(staysOf(spec, pan), from, to)));
+  const longer = (stay: number, by: number) => batch.change(() => takeOver(spec, nudge(staysOf(spec, pan), stay, by)));
   const advised = () => batch.change(() => delete spec.pan.own);
 </script>
 
@@ -31,22 +32,23 @@
         {failureName[pan.failure]()}
       </p>
     {:else}
-      <Turns {pan} fat={spec.pan.fat} onnudge={longer} />
-      <Chart {pan} measured={spec.pan.measured} height={240} label={m.chart_label()} onturn={turn} onfat={fat} />
+      <Turns {pan} fat={spec.pan.fat} spoon={sheet.measures["pan.fatPerSide"]} onnudge={longer} />
+      <Chart {pan} measured={spec.pan.measured} height={206} label={m.chart_label()} onturn={turn} onby={by} onfat={fat} />
     {/if}
   </div>
   <div class="grid min-w-0 grid-cols-2 content-start gap-2 lg:grid-cols-1">
     {#each [{ face: "first", dark: pan.first }, { face: "second", dark: pan.second }] as const as f, i (f.face)}
       {@const words = `${faceName[f.face]()}: ${darkName(f.dark)}`}
       <figure class="text-center">
-        <Face dark={f.dark} seed={i + 1} label={words} class="mx-auto w-full max-w-32" />
+        <Face dark={f.dark} seed={i + 1} label={words} class="mx-auto w-full max-w-24" />
         <figcaption class="text-[14px] leading-tight">{words}</figcaption>
       </figure>
     {/each}
     <p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
       <b class="block text-[19px]">{amount(pan.total, "s")}</b>{m.out_of_pan({ mass: amount(pan.out, "g"), lost: amount(pan.lost, "%") })}
+      {#if pan.turns.length > 0}{m.core_reached({ heat: amount(pan.passed, "°C") })}{/if}
     </p>
-    {#if pan.own}
+    {#if spec.pan.own}
       <button class="button col-span-2 lg:col-span-1 !px-1" onclick={advised}
         ><RotateCcw size={16} aria-hidden="true" />{m.as_advised()}</button
       >
@@ -58,6 +60,7 @@
     >{m.roasting()}
     <select
       class="field min-h-11 w-full"
+      aria-label={m.roasting()}
       value={spec.pan.roasting ?? "fatEachSide"}
       onchange={(e) => {
         const roasting = e.currentTarget.value as Roasting;

@@ -1,9 +1,9 @@
 <script lang="ts">
   import Minus from "@lucide/svelte/icons/minus";
   import Plus from "@lucide/svelte/icons/plus";
-  import type { PanSheet } from "../../api/types";
+  import type { KitchenMeasure, PanSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { amount, number } from "../../words/format";
+  import { amount, measured, number } from "../../words/format";
   import { darkName, faceName, shortName } from "../../words/names";
   import { tintOf } from "./tint";
 
@@ -11,9 +11,11 @@
   interface Props {
     pan: PanSheet;
     fat: string;
+    /** The spoon that measures the fat of one side. */
+    spoon?: KitchenMeasure | undefined;
     onnudge: (stay: number, by: number) => void;
   }
-  let { pan, fat, onnudge }: Props = $props();
+  let { pan, fat, spoon, onnudge }: Props = $props();
   const many = $derived(pan.turns.length > 5);
 </script>
 
@@ -27,7 +29,7 @@
         >
         <div class="flex flex-wrap items-center justify-between gap-x-1">
           <b class="leading-none {many ? 'text-[30px]' : 'text-[44px]'}" data-testid="turn"
-            >{number(turn.time, 0)}<span class="text-[17px]"> s</span></b
+            >{number(turn.time, 0)}<span class="text-[17px]">&nbsp;s</span></b
           >
           {#if !many}
             <span class="flex">
@@ -41,7 +43,9 @@
           {/if}
         </div>
         <span class="block truncate text-[13px] leading-tight"
-          >{turn.fat > 0 ? m.fat_now({ mass: amount(turn.fat, "g"), fat: shortName(fat) }) : m.dry()}</span
+          >{turn.fat > 0
+            ? `${spoon && !pan.own ? `${measured(spoon)}, ` : ""}${m.fat_now({ mass: amount(turn.fat, "g"), fat: shortName(fat) })}`
+            : m.dry()}</span
         >
         <span class="block truncate text-[13px] leading-tight text-mute">{darkName(turn.dark)}, {amount(turn.pan, "°C")}</span>
       </div>

@@ -1,8 +1,8 @@
 import { larder } from "../../api/larder.svelte";
 import type { BatchSpec, PanSheet, Stay } from "../../api/types";
 
-/** The stays as they are now, the cook's own or those advised, for the cook to change. */
-export const staysOf = (pan: PanSheet): Stay[] => pan.turns.map(({ time, fat }) => ({ time, fat }));
+/** The stays as they are now, the cook's own or those advised, for the cook to change. The cook's own are newer than any sheet. */
+export const staysOf = (spec: BatchSpec, pan: PanSheet): Stay[] => spec.pan.own ?? pan.turns.map(({ time, fat }) => ({ time, fat }));
 
 const shortest = () => larder.limit("pan.own[].time").least;
 
@@ -15,6 +15,10 @@ export function endAt(stays: Stay[], index: number, at: number): Stay[] {
   const to = Math.round(Math.min(Math.max(at, start + least), end - (next ? least : 0)));
   return stays.map((s, i) => (i === index ? { ...s, time: to - start } : i === index + 1 ? { ...s, time: end - to } : s));
 }
+
+/** The same, so many seconds later, or earlier when negative. */
+export const endBy = (stays: Stay[], index: number, by: number): Stay[] =>
+  endAt(stays, index, stays.slice(0, index + 1).reduce((sum, s) => sum + s.time, 0) + by);
 
 /** The fat of one stay goes on before another. */
 export function fatTo(stays: Stay[], from: number, to: number): Stay[] {
