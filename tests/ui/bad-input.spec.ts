@@ -3,7 +3,7 @@ import { expect, refusedRequests, test } from "./kitchen";
 test.use({ expectErrors: refusedRequests, sharesKitchen: true });
 
 // Every dial, by the bench it stands on.
-const dials: [string, string, string][] = [
+const dials: [stage: string, label: string, range: string, part?: string][] = [
   ["Dough", "Pieces", "From 1 to 500."],
   ["Dough", "One ball", "From 5 g to 1\u202f000 g."],
   ["Dough", "Water", "From 20 % to 300 %."],

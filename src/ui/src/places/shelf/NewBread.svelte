@@ -23,6 +23,7 @@
     enclosed: [m.school_enclosed, m.school_enclosed_how],
     starchLog: [m.school_starchLog, m.school_starchLog_how],
     parcel: [m.school_parcel, m.school_parcel_how],
+    stuffed: [m.school_stuffed, m.school_stuffed_how],
     puree: [m.school_puree, m.school_puree_how],
     batter: [m.school_batter, m.school_batter_how],
   };
