@@ -69,6 +69,7 @@ test("schools of roasting differ in turns and in where the fat goes", async ({ p
   await expect(page.getByTestId("stay")).toHaveCount(4);
   await expect(page.getByTestId("stay").first()).toContainText("no fat yet");
   await expect(page.getByTestId("stay").last()).toContainText("2 g");
+  await expect(page.getByTestId("out")).toContainText("A stack of 4:");
   await school.selectOption("In a pool of fat");
   await expect(page.getByTestId("stay").first()).toContainText("4 g");
   await school.selectOption("Dry, fat at the table");
@@ -87,6 +88,7 @@ test("paler is quicker, and a pan too cool for any colour says so instead of a t
   await page.getByRole("radio", { name: "Out" }).click();
   await page.getByRole("tab", tab("Roast")).click();
   await expect(page.getByTestId("cannot")).toBeVisible();
+  await expect(page.getByTestId("out")).toHaveCount(0);
   await expect(bench.stratum("pan")).not.toContainText(/\d s/);
 });
 

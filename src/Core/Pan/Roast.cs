@@ -35,7 +35,7 @@ internal static class Roast
 
     // A turn costs the hands about this many seconds (empirical): of two programs that are as long, the one with fewer turns is better.
     private const int TurnCosts = 4;
-    private const int MostStays = 10, ShortStay = 15;
+    private const int MostStays = 10, ShortStay = 15, LeastStay = 3;
 
     // The first face stops short of this share of its colour, however late the cue.
     private const double FirstShare = 0.5;
@@ -129,7 +129,7 @@ internal static class Roast
             run.Wait(StackWait(stay, stays, stack));
             Begin(run, Roasting.DryThenFry, stay);
             var seconds = 0;
-            while (seconds < 3 || run.ColourOf(run.Down) < wanted.Colour - Close)
+            while (seconds < LeastStay || run.ColourOf(run.Down) < wanted.Colour - Close)
             {
                 if (seconds >= LongestStay)
                 {
@@ -179,7 +179,7 @@ internal static class Roast
             var more = (left - stay) / 2 + 1;
             var goal = run.ColourOf(face) + Math.Max(wanted.Colour - run.ColourOf(face), 0) / more;
             var seconds = 0;
-            while (run.ColourOf(face) < goal - Close || seconds < 3 || stay == left && !wanted.Cooked(run) && !run.Charred)
+            while (run.ColourOf(face) < goal - Close || seconds < LeastStay || stay == left && !wanted.Cooked(run) && !run.Charred)
             {
                 if (seconds >= LongestStay || total >= Longest)
                 {
@@ -218,10 +218,10 @@ internal static class Roast
                 run.Go(1);
                 seconds++;
             }
-            while (seconds < ShortStay);
+            while (seconds < ShortStay && !(seconds >= LeastStay && wanted.Cooked(run) && run.ColourOf(run.Down) >= wanted.Colour - Close));
             stays.Add(seconds);
         }
 
-        return (stays, null);
+        return run.Charred ? ([], PanFailure.Chars) : (stays, null);
     }
 }

@@ -40,4 +40,8 @@ internal static class Common
     public static IResult Found<T>(T? thing) => thing is null ? Results.NotFound() : Results.Ok(thing);
 
     public static IResult Done(bool done) => done ? Results.NoContent() : Results.NotFound();
+
+    /// <summary>A stream has no end of its own: the server would wait for it before it stops.</summary>
+    public static void EndsWithServer(this HttpContext http, IHostApplicationLifetime life) =>
+        http.Response.RegisterForDispose(life.ApplicationStopping.Register(http.Abort));
 }

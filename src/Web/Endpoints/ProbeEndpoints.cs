@@ -21,8 +21,7 @@ public static class ProbeEndpoints
         probe.MapGet("", View).WithName("probe");
         probe.MapGet("readings", (IPanProbe p, HttpContext http, IHostApplicationLifetime life, CancellationToken gone) =>
             {
-                // A stream has no end of its own: the server would wait for it before it stops.
-                http.Response.RegisterForDispose(life.ApplicationStopping.Register(http.Abort));
+                http.EndsWithServer(life);
                 return TypedResults.ServerSentEvents(p.Readings(gone));
             })
             .WithName("probeReadings").WithSummary("Readings as server-sent events, four a second.");

@@ -27,8 +27,7 @@ public static class ScaleEndpoints
         scale.MapGet("", (IScale s) => new ScaleView(s is SimulatedScale, s.Tares)).WithName("scale");
         scale.MapGet("readings", (IScale s, HttpContext http, IHostApplicationLifetime life, CancellationToken gone) =>
             {
-                // A stream has no end of its own: the server would wait for it before it stops.
-                http.Response.RegisterForDispose(life.ApplicationStopping.Register(http.Abort));
+                http.EndsWithServer(life);
                 return TypedResults.ServerSentEvents(Readings(s, gone));
             })
             .WithName("scaleReadings").WithSummary("Readings as server-sent events, ten a second.");

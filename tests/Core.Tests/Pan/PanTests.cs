@@ -41,6 +41,24 @@ public class PanTests
     }
 
     [Fact]
+    public void No_advice_chars_a_face_on_any_bread_in_any_school_of_roasting()
+    {
+        var cooked = 0;
+        foreach (var school in Schools.All)
+        {
+            foreach (var roasting in Enum.GetValues<Roasting>())
+            {
+                var pan = Breads.Plan(school.Spec with { Pan = school.Spec.Pan with { Roasting = roasting, Colour = Colour.Brown, Temperature = new(225) } }).Pan;
+                cooked += pan.Failure is null ? 1 : 0;
+                Assert.True(Math.Max(pan.First, pan.Second) <= PanRun.DarkestFace, $"{school.Id}, {roasting}: {pan.First} and {pan.Second}");
+                Assert.True(pan.Failure is null == pan.Turns.Count > 0);
+            }
+        }
+
+        Assert.True(cooked > 60, $"only {cooked} could be cooked");
+    }
+
+    [Fact]
     public void Schools_differ_in_where_the_fat_goes_and_how_often_it_is_turned()
     {
         IReadOnlyList<Turn> Turns(Roasting school) => Pan(p => p with { Roasting = school }).Pan.Turns;

@@ -1611,6 +1611,8 @@ export interface components {
         HoldIn: "plate" | "cloth" | "pot" | "paper";
         /** @description From the pan to the table. */
         HoldSheet: {
+            /** @description From pan to table; ten minutes where nothing was said. */
+            for: components["schemas"]["Minutes"];
             /** @description So long it stays soft where it is held. */
             soft: components["schemas"]["Minutes"];
             /** @description How warm it is when it is wanted. */

@@ -8,7 +8,17 @@
   import { madeOf, pours } from "../words/figures";
   import { amount, clock, day, measured, number } from "../words/format";
   import { stepItems, stepWords } from "../words/mixing";
-  import { allergenName, colourName, fillingStepName, parcelName, pressName, shortName, stepName } from "../words/names";
+  import {
+    allergenName,
+    colourName,
+    failureName,
+    fillingStepName,
+    parcelName,
+    pressName,
+    roastingName,
+    shortName,
+    stepName,
+  } from "../words/names";
 
   const here = batch.recover();
   const spec = $derived(batch.spec);
@@ -85,13 +95,17 @@
       spec.rest.covered ? m.card_covered() : m.card_bare(),
       spec.rest.oiled ? m.card_oiled() : "",
     ].filter(Boolean);
-    const pan = m.card_pan({
-      heat: amount(spec.pan.temperature, "°C"),
-      turns: plan.pan.turns.map((t) => number(t.time, 0)).join(" + "),
-      mass: amount(spec.pan.fatPerSide, "g"),
-      item: shortName(spec.pan.fat).toLowerCase(),
-      colour: colourName[spec.pan.colour](),
-    });
+    const heat = amount(spec.pan.temperature, "°C");
+    const pan = plan.pan.failure
+      ? m.card_pan_cannot({ heat, why: failureName[plan.pan.failure]() })
+      : m.card_pan({
+          heat,
+          how: roastingName[spec.pan.roasting ?? "fatEachSide"]().toLowerCase(),
+          turns: plan.pan.turns.map((t) => number(t.time, 0)).join(" + "),
+          mass: amount(spec.pan.fatPerSide, "g"),
+          item: shortName(spec.pan.fat).toLowerCase(),
+          colour: colourName[spec.pan.colour](),
+        });
     const rest = m.card_rest({ time: amount(spec.rest.time, "min"), how: how.join(", "), press: pressName[plan.rest.press]() });
     const dough = plan.dough.mixing.steps.map((s) => {
       const items = stepItems(s, plan).map(({ mass, name }) => `${mass} ${name}`);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { scaleLinear } from "d3-scale";
   import { line } from "d3-shape";
+  import { larder } from "../../api/larder.svelte";
   import type { PanSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { amount, number } from "../../words/format";
@@ -25,6 +26,7 @@
   let { pan, measured = null, height = 290, onturn, onby, onfat, label, span }: Props = $props();
 
   const id = $props.id();
+  const bounds = $derived(larder.limit("pan.own[].time"));
   let width = $state(640);
   const left = 58;
   const band = 32;
@@ -54,6 +56,9 @@
     { at: pan.blisters, name: m.mark_blisters() },
     { at: pan.cookedAt, name: m.mark_cooked() },
   ]);
+
+  // The first mark ends at its moment where there is room before it.
+  const ends = (mark: number, at: number) => mark === 0 && x(at) > left + 70;
 
   let svg = $state<SVGSVGElement>();
   // The drop is another one once the answer is there: the keys stay on it.
@@ -175,9 +180,9 @@
       {#if mark.at != null}
         <path d="M{x(mark.at)} {height - foot}v-9" stroke="var(--color-leaf)" stroke-width="3" />
         <text
-          x={x(mark.at) + (i === 0 ? -4 : 4)}
-          y={height - foot - 5}
-          text-anchor={i === 0 ? "end" : "start"}
+          x={x(mark.at) + (ends(i, mark.at) ? -4 : 4)}
+          y={height - foot - 5 - (i === 0 && !ends(i, mark.at) ? 15 : 0)}
+          text-anchor={ends(i, mark.at) ? "end" : "start"}
           class="fill-leaf text-[13px] font-semibold">{mark.name}</text
         >
       {/if}
@@ -191,8 +196,8 @@
           tabindex="0"
           data-turn={i}
           aria-label={i === pan.turns.length - 1 ? m.handle_lift() : m.handle_turn({ number: i + 1 })}
-          aria-valuemin={Math.round(starts[i]!) + 3}
-          aria-valuemax={Math.round(pan.turns[i + 1] ? at + pan.turns[i + 1]!.time - 3 : at + 900)}
+          aria-valuemin={Math.round(starts[i]!) + bounds.least}
+          aria-valuemax={Math.round(pan.turns[i + 1] ? at + pan.turns[i + 1]!.time - bounds.least : starts[i]! + bounds.most)}
           aria-valuenow={Math.round(at)}
           aria-valuetext={amount(at, "s")}
           class="handle cursor-ew-resize"

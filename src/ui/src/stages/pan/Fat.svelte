@@ -84,7 +84,7 @@
     <Choice label={m.finish()} value={spec.pan.finish ?? "none"} options={finishes} onchange={(v) => (spec.pan.finish = v)} />
     <p class="mt-1.5 text-[15px]" data-testid="finish">
       {m.finish_usual({ finish: finishName[pan.finish.usual]() })}
-      {#if (spec.pan.finish ?? "none") !== "none"}{m.finish_within({
+      {#if !pan.failure && (spec.pan.finish ?? "none") !== "none"}{m.finish_within({
           time: amount(pan.finish.within, "s"),
           leaves: leaves(pan.finish.leaves),
         })}{/if}
@@ -95,7 +95,7 @@
     <Dial
       label={m.hold_for()}
       field="pan.holdFor"
-      value={spec.pan.holdFor ?? 10}
+      value={pan.hold.for}
       step={5}
       places={0}
       unit="min"
@@ -103,9 +103,9 @@
       good={{ least: 0, most: pan.hold.soft }}
       onchange={(v) => (spec.pan.holdFor = v)}
     />
-    <p class="text-[15px]" data-testid="hold">
-      {m.hold_soft({ time: amount(pan.hold.soft, "min"), then: amount(pan.hold.then, "°C") })}
-      {pan.hold.reheat == null ? m.reheat_not() : m.reheat_in({ time: amount(pan.hold.reheat, "s") })}
-    </p>
+    {#if !pan.failure}<p class="text-[15px]" data-testid="hold">
+        {m.hold_soft({ time: amount(pan.hold.soft, "min"), then: amount(pan.hold.then, "°C") })}
+        {pan.hold.reheat == null ? m.reheat_not() : m.reheat_in({ time: amount(pan.hold.reheat, "s") })}
+      </p>{/if}
   </div>
 </div>

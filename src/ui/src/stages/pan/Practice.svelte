@@ -30,6 +30,7 @@
   const frame = $derived(play?.frames[Math.min(second - play.from, play.frames.length - 1)]);
   const end = $derived(play?.end);
   const events = $derived(end ? [...turns, second] : turns);
+  const tried = $derived([...new Set((end?.elseWise ?? []).map((e) => e.by))].toSorted((a, b) => a - b));
   const eventName = (i: number) => (i === events.length - 1 ? m.practice_lift() : m.practice_turn_number({ number: i + 1 }));
 
   async function ask(lift?: number) {
@@ -126,7 +127,7 @@
           <table class="w-full text-[15px]">
             <thead
               ><tr class="text-[13px] text-mute"
-                ><th></th>{#each [-5, -1, 1, 5] as by (by)}<th class="font-normal"
+                ><th></th>{#each tried as by (by)}<th class="font-normal"
                     >{by < 0 ? m.seconds_sooner({ by: number(-by, 0) }) : m.seconds_later({ by: number(by, 0) })}</th
                   >{/each}</tr
               ></thead
@@ -135,7 +136,7 @@
               {#each events as at, i (i)}
                 <tr>
                   <th class="text-start font-normal">{eventName(i)}, {amount(at, "s")}</th>
-                  {#each [-5, -1, 1, 5] as by (by)}
+                  {#each tried as by (by)}
                     {@const what = end.elseWise.find((e) => e.event === i && e.by === by)}
                     <td class="text-center font-semibold {what && what.score > end.score ? 'text-leaf' : ''}"
                       >{what ? `${what.score > end.score ? "▲ " : what.score < end.score ? "▼ " : ""}${number(what.score, 0)}` : "–"}</td

@@ -44,10 +44,11 @@
         <figcaption class="text-[14px] leading-tight">{words}</figcaption>
       </figure>
     {/each}
-    <p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
-      <b class="block text-[19px]">{amount(pan.total, "s")}</b>{m.out_of_pan({ mass: amount(pan.out, "g"), lost: amount(pan.lost, "%") })}
-      {#if pan.turns.length > 0}{m.core_reached({ heat: amount(pan.passed, "°C") })}{/if}
-    </p>
+    {#if !pan.failure}<p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
+        <b class="block text-[19px]">{amount(pan.total, "s")}</b>{m.out_of_pan({ mass: amount(pan.out, "g"), lost: amount(pan.lost, "%") })}
+        {m.core_reached({ heat: amount(pan.passed, "°C") })}
+        {#if pan.stack}<b class="block">{m.stack_takes({ count: pan.stack.height, time: amount(pan.stack.round, "s") })}</b>{/if}
+      </p>{/if}
     {#if spec.pan.own}
       <button class="button col-span-2 lg:col-span-1 !px-1" onclick={advised}
         ><RotateCcw size={16} aria-hidden="true" />{m.as_advised()}</button
