@@ -5,6 +5,12 @@ using Ystrata.Core;
 
 // How long one plan takes in the core, and what a bigger program costs beside it.
 const int warmUp = 2000, runs = 3000;
+if (args is ["clock"])
+{
+    ClockBench.Speed(Measure, Say);
+    ClockBench.Quality();
+    return;
+}
 
 var plain = BatchSpec.Plain;
 (string Name, BatchSpec Spec)[] cases =
@@ -66,6 +72,7 @@ Say("filling bought backwards, one part", Measure(() => Balance.TimesFor(one, ne
 Say("filling bought backwards, twelve parts", Measure(() => Balance.TimesFor(filling, new(2500), Larder.Shipped)), 1);
 
 PanBench.Speed(Measure, Say);
+ClockBench.Speed(Measure, Say);
 
 void Say(string name, double[] times, double target) => Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
     $"{name,-40}{times[times.Length / 2],7:0.0000} ms{times[(int)(times.Length * 0.95)],7:0.0000} ms   target {target} ms"));
@@ -90,6 +97,7 @@ foreach (var (name, spec) in cases)
 }
 
 PanBench.Figures();
+ClockBench.Quality();
 
 BatchSpec Folded(params FoldStep[] steps) => plain with
 {

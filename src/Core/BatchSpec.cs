@@ -1,6 +1,7 @@
 namespace Ystrata.Core;
 
 /// <summary>What the cook decided, stage by stage. Everything else follows from it through <see cref="Planner"/>.</summary>
+/// <param name="Clock">Who and what there is to make it; nothing for one pair of hands and one pan.</param>
 public sealed record BatchSpec(
     StartSpec Start,
     DoughSpec Dough,
@@ -11,7 +12,8 @@ public sealed record BatchSpec(
     FoldSpec Fold,
     RollSpec Roll,
     PanSpec Pan,
-    FillingSpec? Filling = null)
+    FillingSpec? Filling = null,
+    ClockSpec? Clock = null)
 {
     /// <summary>What a new bread starts from: a plain white round, unfolded.</summary>
     public static BatchSpec Plain { get; } = new(

@@ -120,6 +120,7 @@ public static class SpecCheck
         new("roll.diameter", 60, 600, Millimetres.Unit),
         new("roll.rest", 0, 720, Minutes.Unit),
         .. PanCheck.Limits,
+        .. ClockCheck.Limits,
     ];
 
     // Steps of a filling stand in two places.
@@ -211,6 +212,7 @@ public static class SpecCheck
         InRange("roll.diameter", spec.Roll.Diameter.Value, refusals);
         InRange("roll.rest", spec.Roll.Rest.Value, refusals);
         PanCheck.Figures(spec, larder, refusals);
+        ClockCheck.Figures(spec.Clock ?? ClockSpec.Usual, refusals);
         StepCheck.Figures(spec.Fold.Steps, larder, refusals);
         if (spec.Filling is { } filling)
         {

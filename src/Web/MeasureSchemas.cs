@@ -34,6 +34,12 @@ public sealed class MeasureSchemas : IOpenApiSchemaTransformer
             schema.Required.UnionWith(schema.Properties?.Keys ?? []);
         }
 
+        if ((Nullable.GetUnderlyingType(type) ?? type).IsEnum && schema.Enum is { } names)
+        {
+            // Where nothing may stand in its place, the place says so itself.
+            schema.Enum = [.. names.Where(n => n is not null && n.GetValueKind() != System.Text.Json.JsonValueKind.Null)];
+        }
+
         return Task.CompletedTask;
     }
 

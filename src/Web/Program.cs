@@ -29,7 +29,7 @@ builder.Services.AddOpenApi(o => o
         document.Servers?.Clear();
         return Task.CompletedTask;
     }));
-builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton(builder.Configuration["shift"] is { Length: > 0 } shift ? new ShiftedTime(shift) : TimeProvider.System);
 builder.Services.AddSingleton(Kitchen.Open(Path.Combine(builder.Configuration["data"] ?? "data", "ystrata.db")));
 builder.Services.AddSingleton<Breads>();
 builder.Services.AddSingleton<Batches>();
@@ -39,6 +39,10 @@ builder.Services.AddSingleton<KitchenLarder>();
 // Every request works with the larder as it stood when it came in.
 builder.Services.AddTransient(s => s.GetRequiredService<KitchenLarder>().Now);
 builder.Services.AddSingleton<PracticeScores>();
+builder.Services.AddSingleton<Services>();
+builder.Services.AddTransient<Clocks>();
+builder.Services.AddSingleton<RunningServices>();
+builder.Services.AddHostedService(s => s.GetRequiredService<RunningServices>());
 builder.Services.AddSingleton<MarrowQuay>();
 // --scale /dev/ttyUSB0 listens to a scale on a serial line; without it the stand-in is on the bench.
 builder.Services.AddSingleton<IScale>(s => builder.Configuration["scale"] is { Length: > 0 } device
@@ -73,12 +77,15 @@ api.MapGroup("/hands").WithTags("Fold").MapHands();
 api.MapGroup("/scale").WithTags("Scale").MapScale();
 api.MapGroup("/probe").WithTags("Pan").MapProbe();
 api.MapGroup("/pan").WithTags("Pan").MapPan();
+api.MapGroup("/clock").WithTags("Clock").MapClock();
+api.MapGroup("/services").WithTags("Stove").MapServices();
 api.MapGroup("/practice").WithTags("Pan").MapPractice();
 api.MapGroup("/larder").WithTags("Larder").MapLarder();
 api.MapGroup("/vessels").WithTags("Larder").MapVessels();
 api.MapGroup("/measure").WithTags("Larder").MapMeasure();
 api.MapGroup("/breads").WithTags("Breads").MapBreads();
 api.MapGroup("/batches").WithTags("Batches").MapBatches();
+api.MapGroup("/batches").WithTags("Clock").MapTimetable();
 api.MapGroup("/log").WithTags("Log").MapLog();
 
 app.Start();

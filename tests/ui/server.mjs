@@ -1,6 +1,6 @@
 // Starts the built server with a kitchen of its own, and stops it. Used by the interface tests, the bench and the pictures.
 import { spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
@@ -21,7 +21,7 @@ export const chromiumPath = "/usr/bin/chromium";
 
 /** A server over a data folder; by default over a new demo kitchen on any free port. */
 export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0 } = {}) {
-  const server = spawn("dotnet", ["Ystrata.Web.dll", "--urls", `http://127.0.0.1:${port}`, "--data", data, "--demo", String(demo)], {
+  const server = spawn("dotnet", ["Ystrata.Web.dll", "--urls", `http://127.0.0.1:${port}`, "--data", data, "--demo", String(demo), "--shift", join(data, "shift")], {
     cwd: app,
     stdio: ["ignore", "pipe", "inherit"],
   });
@@ -42,6 +42,8 @@ export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-"
       server.kill(signal);
       return await ended;
     },
+    /** Puts the server's clock so many seconds ahead of the machine's. */
+    ahead: (seconds) => writeFileSync(join(data, "shift"), String(seconds)),
     clear: () => rmSync(data, { recursive: true, force: true }),
   };
 }

@@ -1,6 +1,6 @@
 namespace Ystrata.Core;
 
-/// <summary>Kinds of hand work from the first sheet to the last roll, each with its own time.</summary>
+/// <summary>Kinds of hand work, each with its own time.</summary>
 public enum HandWork
 {
     Sheet,
@@ -22,6 +22,36 @@ public enum HandWork
     ConeTurn,
     Pinch,
     LastRoll,
+
+    /// <summary>Weighing and bringing one bowl of dough together, without the kneading.</summary>
+    MixBowl,
+
+    /// <summary>Weighing and rounding one ball.</summary>
+    Divide,
+
+    /// <summary>Chopping, grating or mashing 100 g.</summary>
+    Chop,
+
+    /// <summary>Squeezing 100 g.</summary>
+    Squeeze,
+
+    /// <summary>Any other step of a filling that wants hands and no time of its own.</summary>
+    Season,
+
+    /// <summary>Filling one piece and closing it.</summary>
+    Stuff,
+
+    /// <summary>Ladling one piece of batter.</summary>
+    Pour,
+    Lay,
+
+    /// <summary>Turning one piece, with fat or without.</summary>
+    Turn,
+    Lift,
+
+    /// <summary>Opening the leaves of one piece as it comes off.</summary>
+    Open,
+    Wipe,
 }
 
 /// <summary>How long this cook's hands take. Shipped values are empirical: an even, unhurried pair of hands.</summary>
@@ -54,6 +84,18 @@ public sealed record HandTimes(IReadOnlyDictionary<HandWork, Seconds> Own)
         [HandWork.ConeTurn] = 3,
         [HandWork.Pinch] = 8,
         [HandWork.LastRoll] = 25,
+        [HandWork.MixBowl] = 240,
+        [HandWork.Divide] = 12,
+        [HandWork.Chop] = 25,
+        [HandWork.Squeeze] = 12,
+        [HandWork.Season] = 30,
+        [HandWork.Stuff] = 35,
+        [HandWork.Pour] = 10,
+        [HandWork.Lay] = 4,
+        [HandWork.Turn] = 5,
+        [HandWork.Lift] = 4,
+        [HandWork.Open] = 6,
+        [HandWork.Wipe] = 6,
     }.ToDictionary(p => p.Key, p => new Seconds(p.Value));
 
     public Seconds this[HandWork work] => Own.TryGetValue(work, out var own) ? own : Usual[work];

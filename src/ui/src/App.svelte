@@ -13,6 +13,8 @@
   const BatchPlace = wrap({ asyncComponent: () => import("./places/Batch.svelte") });
   const Log = wrap({ asyncComponent: () => import("./places/Log.svelte") });
   const Larder = wrap({ asyncComponent: () => import("./places/Larder.svelte") });
+  const Stove = wrap({ asyncComponent: () => import("./places/Stove.svelte") });
+  const Timetable = wrap({ asyncComponent: () => import("./places/Timetable.svelte") });
   const Card = wrap({ asyncComponent: () => import("./places/Card.svelte") });
   // A batch gets its address when it is first kept: the same route, so that the bench stays as it is.
   const routes = {
@@ -22,11 +24,15 @@
     "/log/:id?": Log,
     "/larder/:tab?": Larder,
     "/card": Card,
+    "/stove/:id?": Stove,
+    "/timetable": Timetable,
     "*": Shelf,
   };
-  const names = { "/": m.place_shelf, "/batch": m.place_batch, "/log": m.place_log, "/larder": m.place_larder };
+  const names = { "/": m.place_shelf, "/batch": m.place_batch, "/stove": m.place_stove, "/log": m.place_log, "/larder": m.place_larder };
 
   let keysOpen = $state(false);
+  // A running service has the whole screen.
+  const atStove = $derived(/^\/stove\/./.test(router.location));
   const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
   const ready = larder.fetch();
 </script>
@@ -34,7 +40,11 @@
 <svelte:window onkeydown={(e) => takeKey(e, () => (keysOpen = true))} />
 
 <div class="flex min-h-full flex-col lg:h-full">
-  <header class="print:hidden flex h-[54px] shrink-0 items-center gap-2 border-b-[2.5px] border-rim bg-enamel px-3 sm:gap-5 sm:px-5">
+  <header
+    class="print:hidden flex {atStove
+      ? '!hidden'
+      : ''} h-[54px] shrink-0 items-center gap-2 border-b-[2.5px] border-rim bg-enamel px-3 sm:gap-5 sm:px-5"
+  >
     <a
       href="#/"
       class="flex min-h-11 min-w-11 items-center gap-2 font-head text-[22px] font-bold tracking-tight"

@@ -1,9 +1,12 @@
 import { replace, router } from "svelte-spa-router";
 import { changes } from "./api/changes.svelte";
 import { api, refusalsOf } from "./api/client";
-import type { BatchSheet, BatchSpec, BatchView, BreadView, Refusal, Stage } from "./api/types";
+import type { BatchSheet, BatchSpec, BatchView, BreadView, ClockView, Refusal, Stage } from "./api/types";
 
 const usualStages: Stage[] = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan"];
+
+/** The strata of the column: the stages of the work, and the clock over them all. */
+export type Stratum = Stage | "clock";
 
 type Keeping = "new" | "changed" | "keeping" | "kept" | "refused" | "unreachable";
 
@@ -19,6 +22,13 @@ interface Unkept {
 const DRAWER = "ystrata.batch.2";
 const KEEP_AFTER_MS = 500;
 const TRY_AGAIN_MS = 3000;
+const CLOCK_AFTER_MS = 120;
+
+const USUAL_AHEAD_MS = 4 * 3600_000;
+const HALF_HOUR_MS = 1800_000;
+
+/** A table most breads can still be made for: a half hour some four hours off. */
+const nextTable = () => new Date(Math.ceil((Date.now() + USUAL_AHEAD_MS) / HALF_HOUR_MS) * HALF_HOUR_MS).toISOString();
 
 /**
  * The batch on the bench. Every change is planned and drawn at once and kept a moment later: one request of each kind
@@ -35,34 +45,43 @@ class Batch {
   // Planning and keeping each refuse for themselves: whichever answers last does not wipe out the other.
   private unworkable = $state.raw<Refusal[]>([]);
   private unkeepable = $state.raw<Refusal[]>([]);
-  refusals = $derived([...this.unworkable, ...this.unkeepable.filter((k) => !this.unworkable.some((w) => w.field === k.field))]);
+  /** What the clock alone refuses: a bread beside this one that is gone, or cannot be made so often. */
+  private unclockable = $state.raw<Refusal[]>([]);
+  refusals = $derived([
+    ...this.unworkable,
+    ...[...this.unkeepable, ...this.unclockable].filter((k) => !this.unworkable.some((w) => w.field === k.field)),
+  ]);
   keeping = $state<Keeping>("new");
   keptAt = $state<string | null>(null);
-  private wanted = $state<Stage>("dough");
+  private wanted = $state<Stratum>("dough");
   /** The open bench wants the whole width: what to watch makes room. */
   wide = $state(false);
   /** The fold step whose piece the section shows; nothing shows the finished bread, as every change does. */
   shown = $state<number | null>(null);
 
   /** The stages this batch goes through, in the order of the work. */
-  stages = $derived(this.sheet?.stages ?? usualStages);
+  stages = $derived<Stratum[]>([...(this.sheet?.stages ?? usualStages), "clock"]);
+  /** The timetable of the newest sheet; the one before it until that is there. */
+  clock = $state.raw<ClockView | null>(null);
 
   /** The stage on the bench. One that this batch does not go through gives way to the first. */
-  get open(): Stage {
+  get open(): Stratum {
     return this.stages.includes(this.wanted) ? this.wanted : "dough";
   }
-  set open(stage: Stage) {
+  set open(stage: Stratum) {
     this.wanted = stage;
   }
 
   private planning = $state(false);
+  private clocking = false;
+  private clockTimer: ReturnType<typeof setTimeout> | undefined;
   private planAgain = false;
   private saving: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Begins a batch of a bread; it is kept with its first change. */
   begin(bread: Pick<BreadView, "name" | "spec"> & { id: string | null }): void {
-    this.lay({ id: null, breadId: bread.id, name: bread.name, madeFor: new Date().toISOString(), spec: structuredClone(bread.spec) });
+    this.lay({ id: null, breadId: bread.id, name: bread.name, madeFor: nextTable(), spec: structuredClone(bread.spec) });
     this.keeping = "new";
     this.keptAt = null;
     this.open = "dough";
@@ -135,6 +154,7 @@ class Batch {
     Object.assign(this, batch);
     this.shown = null;
     this.sheet = null;
+    this.clock = null;
     this.unworkable = [];
     this.unkeepable = [];
     void this.plan();
@@ -153,13 +173,37 @@ class Batch {
         if (!spec) break;
         const { data, error } = await api.POST("/api/plan", { body: spec });
         if (this.planAgain) continue;
-        if (data) this.sheet = data;
+        if (data) {
+          this.sheet = data;
+          this.clockSoon();
+        }
         this.unworkable = data ? [] : refusalsOf(error);
       } while (this.planAgain);
     } catch {
       setTimeout(() => void this.plan(), TRY_AGAIN_MS);
     } finally {
       this.planning = false;
+    }
+  }
+
+  private clockSoon(delay = CLOCK_AFTER_MS): void {
+    clearTimeout(this.clockTimer);
+    this.clockTimer = setTimeout(() => void this.plotClock(), delay);
+  }
+
+  // What is asked while an answer is on its way is asked again after it.
+  private async plotClock(): Promise<void> {
+    const spec = $state.snapshot(this.spec);
+    if (!spec || this.clocking) return this.clocking ? this.clockSoon() : undefined;
+    this.clocking = true;
+    try {
+      const { data, error } = await api.POST("/api/clock", { body: { name: this.name, spec, madeFor: this.madeFor } });
+      if (data) this.clock = data;
+      this.unclockable = data ? [] : refusalsOf(error);
+    } catch {
+      this.clockSoon(TRY_AGAIN_MS);
+    } finally {
+      this.clocking = false;
     }
   }
 

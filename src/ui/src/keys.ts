@@ -5,6 +5,7 @@ import { batch } from "./batch.svelte";
 export const places = [
   { key: "1", path: "/" },
   { key: "2", path: "/batch" },
+  { key: "3", path: "/stove" },
   { key: "4", path: "/log" },
   { key: "5", path: "/larder" },
 ] as const;
@@ -35,7 +36,7 @@ const FRAMES = 60;
 
 /** To the finding of this place; a place that has none sends to the shelf. A place that is just being opened is waited for. */
 async function find(): Promise<void> {
-  if (/^#\/(batch|card)/.test(location.hash)) await push("/");
+  if (/^#\/(batch|card|stove|timetable)/.test(location.hash)) await push("/");
   for (let i = 0; i < FRAMES; i++) {
     // Until the place called for stands there, the one being left still shows its own.
     const arrived = router.location === (location.hash.slice(1).split("?")[0] || "/");

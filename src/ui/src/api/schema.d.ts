@@ -205,6 +205,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A batch and what is made beside it as a timetable; keeps nothing. */
+        post: operations["clock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clock/what-ifs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same planned anew with another pan, another pair of hands, other rests or another school. */
+        post: operations["clockWhatIfs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The services that run, newest first. */
+        get: operations["services"];
+        put?: never;
+        /** Begins a batch at the stove, now. */
+        post: operations["beginService"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["service"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole state as server-sent events: at once, after every press and every few seconds. */
+        get: operations["serviceStream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One press: laid, turned, lifted, done, dropped, undone. Durable when answered. */
+        post: operations["pressService"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice": {
         parameters: {
             query?: never;
@@ -538,6 +640,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/timetable.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The timetable as iCalendar: the alarms alone, or the whole service. */
+        get: operations["timetable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/log": {
         parameters: {
             query?: never;
@@ -597,6 +716,12 @@ export interface components {
             id: string;
             amount: components["schemas"]["Amount"];
         };
+        /**
+         * @description What is made ahead, work.md 9.
+         * @default none
+         * @enum {unknown}
+         */
+        Ahead: "none" | "fridge" | "freezer";
         /**
          * @description What many kitchens have to declare. Local law may ask for more.
          * @enum {unknown}
@@ -720,6 +845,7 @@ export interface components {
             roll: components["schemas"]["RollSpec"];
             pan: components["schemas"]["PanSpec"];
             filling?: null | components["schemas"]["FillingSpec"];
+            clock?: null | components["schemas"]["ClockSpec"];
         };
         BatchView: {
             /** Format: uuid */
@@ -732,6 +858,23 @@ export interface components {
             madeFor: string;
             /** Format: date-time */
             changedAt: string;
+        };
+        BeginBody: {
+            /**
+             * Format: uuid
+             * @description What is cooked, with what its clock has beside it.
+             */
+            batchId: string;
+        };
+        /** @description Another bread in the same service, with its own count. */
+        Beside: {
+            /**
+             * Format: uuid
+             * @description Its id on the shelf.
+             */
+            bread: string;
+            /** Format: int32 */
+            pieces: number;
         };
         /** @description Adding bit by bit: what goes in at once, what is held back for the feel. */
         BitByBit: {
@@ -748,6 +891,23 @@ export interface components {
             /** @description What one teaspoon of it weighs. */
             smallSpoon: components["schemas"]["Grams"];
             wentIn: null | components["schemas"]["Grams"];
+        };
+        /**
+         * @description What holds a service up.
+         * @enum {unknown}
+         */
+        Bottleneck: "hands" | "pans" | "rests";
+        Breach: {
+            code: components["schemas"]["ClockBreach"];
+            /**
+             * Format: int32
+             * @description From 0; nothing when it is the whole service's.
+             */
+            bread: null | number;
+            is: components["schemas"]["Seconds"];
+            allowed: components["schemas"]["Seconds"];
+            /** @description Seconds over what is allowed. */
+            by: components["schemas"]["Seconds"];
         };
         BreadBody: {
             name: string;
@@ -779,6 +939,141 @@ export interface components {
         Celsius: number;
         /** @enum {unknown} */
         ChopBy: "chop" | "grate" | "mash";
+        /** @description What a batch's clock is asked with. */
+        ClockBody: {
+            name: string;
+            spec: components["schemas"]["BatchSpec"];
+            /**
+             * Format: date-time
+             * @description The table, or the beginning where the clock counts forwards.
+             */
+            madeFor: string;
+        };
+        /**
+         * @description What a timetable does not keep.
+         * @enum {unknown}
+         */
+        ClockBreach: "late" | "tableGone" | "rolledWaits" | "foldedWaits" | "doughStands" | "goesStiff";
+        /**
+         * @description What a timetable hangs on.
+         * @default table
+         * @enum {unknown}
+         */
+        ClockBy: "table" | "start" | "soonest";
+        ClockReport: {
+            bottleneck: components["schemas"]["Bottleneck"];
+            /** @description Nobody can be quicker: the greatest of the three (models.md G). */
+            bound: components["schemas"]["Seconds"];
+            /** @description All hand work over all people. */
+            handWork: components["schemas"]["Seconds"];
+            /** @description All pan work over all places. */
+            panWork: components["schemas"]["Seconds"];
+            /** @description The longest way of one piece. */
+            chain: components["schemas"]["Seconds"];
+            /** @description Hands one piece wants, over all people. */
+            handsEach: components["schemas"]["Seconds"];
+            /** @description Pan one piece wants, over all places. */
+            panEach: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Pieces an hour once it runs.
+             */
+            perHour: number;
+            /** @description The first piece's age when the last one is done. */
+            oldest: components["schemas"]["Seconds"];
+            /** @description What it would be were no place ever empty. */
+            youngest: components["schemas"]["Seconds"];
+            /** @description Of the time between first and last piece, percent of all places. */
+            panIdle: components["schemas"]["Percent"];
+            /** @description The longest a rolled piece waits. */
+            rolledWait: components["schemas"]["Seconds"];
+            rolledMay: components["schemas"]["Seconds"];
+            breaches: components["schemas"]["Breach"][];
+        };
+        /** @enum {unknown} */
+        ClockRest: "dough" | "balls" | "folded" | "fridge" | "freezer";
+        /** @description A service on the clock. All times are seconds after the first thing anybody does. */
+        ClockSheet: {
+            /** @description From there to the last piece. */
+            lead: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Pieces folded before the first is rolled.
+             */
+            foldFirst: number;
+            hands: components["schemas"]["HandSlot"][];
+            pans: components["schemas"]["PanSlot"][];
+            rests: components["schemas"]["RestSlot"][];
+            pieces: components["schemas"]["PieceLife"][];
+            stages: components["schemas"]["StageTime"][];
+            report: components["schemas"]["ClockReport"];
+        };
+        /** @description Who and what there is for one service. */
+        ClockSpec: {
+            /**
+             * Format: int32
+             * @description Pairs of hands, all of the same skill.
+             * @default 1
+             */
+            people: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            pans: number;
+            /**
+             * Format: int32
+             * @description Pieces each pan has room for at once.
+             * @default 1
+             */
+            places: number;
+            /**
+             * Format: int32
+             * @description Rolled pieces that may wait for a pan.
+             * @default 2
+             */
+            rollAhead: number;
+            /**
+             * Format: int32
+             * @description Balls that lie open while they are sheeted and folded; the others stay covered.
+             * @default 4
+             */
+            openBalls: number;
+            /**
+             * Format: int32
+             * @description Folded pieces the bench has room for.
+             * @default 48
+             */
+            bench: number;
+            /**
+             * @description Rolled pieces wait under a cloth.
+             * @default true
+             */
+            covered: boolean;
+            by?: components["schemas"]["ClockBy"];
+            ahead?: components["schemas"]["Ahead"];
+            beside?: null | components["schemas"]["Beside"][];
+        };
+        /** @description A timetable with its hours. */
+        ClockView: {
+            /**
+             * Format: date-time
+             * @description When the first thing is done: the sheet's times count from here.
+             */
+            zero: string;
+            /**
+             * Format: date-time
+             * @description When the last piece is ready.
+             */
+            table: string;
+            /** Format: date-time */
+            now: string;
+            /** @description Of the breads, in the order of the sheet's numbers. */
+            names: string[];
+            sheet: components["schemas"]["ClockSheet"];
+        };
+        /** @enum {unknown} */
+        ClockWork: "filling" | "mix" | "divide" | "fold" | "roll" | "lay" | "turn" | "lift" | "fry";
         /**
          * @description How dark each face should be.
          * @enum {unknown}
@@ -1584,6 +1879,38 @@ export interface components {
         };
         /** @description g */
         Grams: number;
+        /** @description One thing done by one pair of hands. It is laid aside for a turn at the pan and taken up again. */
+        HandSlot: {
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            person: number;
+            work: components["schemas"]["ClockWork"];
+            /**
+             * Format: int32
+             * @description From 0, in the order of the service.
+             */
+            bread: number;
+            /**
+             * Format: int32
+             * @description Which ball, piece, bowl, trayful or step, from 1; of a stack the first piece.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description Which part of a ball's program, from 0.
+             */
+            chore: number;
+            /**
+             * Format: int32
+             * @description From 0; nothing at the bench.
+             */
+            pan: null | number;
+            /** Format: int32 */
+            place: null | number;
+            parts: components["schemas"]["Stretch"][];
+        };
         /** @description One kind of hand work and its times. */
         HandTime: {
             work: components["schemas"]["HandWork"];
@@ -1597,10 +1924,10 @@ export interface components {
             time: null | components["schemas"]["Seconds"];
         };
         /**
-         * @description Kinds of hand work from the first sheet to the last roll, each with its own time.
+         * @description Kinds of hand work, each with its own time.
          * @enum {unknown}
          */
-        HandWork: "sheet" | "roll" | "press" | "stretch" | "brush" | "paste" | "dust" | "scatter" | "fold" | "pleat" | "enclose" | "cutStrip" | "slit" | "matRoll" | "cutSlice" | "coil" | "coneTurn" | "pinch" | "lastRoll";
+        HandWork: "sheet" | "roll" | "press" | "stretch" | "brush" | "paste" | "dust" | "scatter" | "fold" | "pleat" | "enclose" | "cutStrip" | "slit" | "matRoll" | "cutSlice" | "coil" | "coneTurn" | "pinch" | "lastRoll" | "mixBowl" | "divide" | "chop" | "squeeze" | "season" | "stuff" | "pour" | "lay" | "turn" | "lift" | "open" | "wipe";
         /** @enum {unknown} */
         HeatUnit: "celsius" | "fahrenheit";
         /**
@@ -1926,6 +2253,18 @@ export interface components {
         };
         /** @enum {unknown} */
         NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "panClimbs" | "panFalls" | "panCrowded" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        /** @description An open service in a list. */
+        OpenService: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            batchId: string;
+            name: string;
+            /** Format: date-time */
+            openedAt: string;
+            /** @description Left open for so long that somebody should say whether it goes on. */
+            open: boolean;
+        };
         /**
          * @description Where a line of the larder comes from.
          * @enum {unknown}
@@ -1941,7 +2280,7 @@ export interface components {
         /** @enum {unknown} */
         Outline: "round" | "halfMoon" | "wedge" | "block" | "rope" | "coil" | "cone" | "upright";
         /** @enum {unknown} */
-        PanFailure: "neverCooks" | "chars" | "neverColours" | null;
+        PanFailure: "neverCooks" | "chars" | "neverColours";
         /** @enum {unknown} */
         PanKind: "castIron" | "steel" | "aluminium" | "nonStick" | "clay" | "soapstone" | "plate";
         PanSheet: {
@@ -2004,6 +2343,25 @@ export interface components {
             finish: components["schemas"]["FinishSheet"];
             hold: components["schemas"]["HoldSheet"];
         };
+        /** @description One stay on a pan, from the laying to the lifting. */
+        PanSlot: {
+            /** Format: int32 */
+            pan: number;
+            /** Format: int32 */
+            place: number;
+            /** Format: int32 */
+            bread: number;
+            /** @description By number, from 1; several for a stack. */
+            pieces: number[];
+            laid: components["schemas"]["Seconds"];
+            /** @description When it is turned. */
+            turns: number[];
+            lifted: components["schemas"]["Seconds"];
+            /** @description A stack of dry rounds. */
+            fry: boolean;
+            /** @description The pan is wiped first. */
+            wiped: boolean;
+        };
         PanSpec: {
             /** @description The empty pan when the first piece goes on. */
             temperature: components["schemas"]["Celsius"];
@@ -2037,6 +2395,11 @@ export interface components {
             /** @description min */
             holdFor?: number;
         };
+        /**
+         * @description How a pan stands to what is cooked on it.
+         * @enum {unknown}
+         */
+        PanState: "unmeasured" | "right" | "tooCool" | "tooHot" | "smokes";
         /** @description The run second by second, thinned out to be drawn: one value of each for every time. */
         PanTrace: {
             times: number[];
@@ -2111,6 +2474,27 @@ export interface components {
         };
         /** @description % */
         Percent: number;
+        /**
+         * @description Where one piece is on its way.
+         * @enum {unknown}
+         */
+        PieceAt: "ball" | "folded" | "rolled" | "onPan" | "dry" | "hot" | "served" | "lost";
+        /** @description The way of one piece from ball to table; nothing for what does not happen to it. */
+        PieceLife: {
+            /** Format: int32 */
+            bread: number;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            rounded: null | components["schemas"]["Seconds"];
+            opened: null | components["schemas"]["Seconds"];
+            folded: null | components["schemas"]["Seconds"];
+            rolled: null | components["schemas"]["Seconds"];
+            laid: null | components["schemas"]["Seconds"];
+            lifted: null | components["schemas"]["Seconds"];
+        };
         /** @description A line a step makes, and where the middle of what moves goes. In mm. */
         PlanMark: {
             kind: components["schemas"]["MarkKind"];
@@ -2279,11 +2663,40 @@ export interface components {
             wanted: components["schemas"]["Colour"];
             fat: boolean;
         };
+        /** @description One press. Which figures are told depends on the act; see StoveEvent. */
+        PressBody: {
+            /**
+             * Format: uuid
+             * @description Made by the screen that was pressed: sent twice it counts once.
+             */
+            id: string;
+            act: components["schemas"]["StoveAct"];
+            /** Format: int32 */
+            pan?: null | number;
+            /** Format: int32 */
+            place?: null | number;
+            /** Format: int32 */
+            bread?: null | number;
+            /** Format: int32 */
+            number?: null | number;
+            work?: null | components["schemas"]["ClockWork"];
+            /** Format: double */
+            value?: null | number;
+            /** Format: uuid */
+            undoes?: null | string;
+            /** @description s */
+            ago?: number;
+        };
         /**
          * @description How a rested dough answers the finger, by school.
          * @enum {unknown}
          */
         PressTest: "springsBackSlowly" | "keepsTheMark" | "fallsInARibbon";
+        Pressed: {
+            /** @description False when it was so already. */
+            counted: boolean;
+            service: components["schemas"]["ServiceView"];
+        };
         /** @description What a pack costs. */
         Price: {
             cost: components["schemas"]["Money"];
@@ -2384,6 +2797,17 @@ export interface components {
         };
         /** @enum {unknown} */
         RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
+        /** @description A rest with its bounds. */
+        RestBounds: {
+            /** @description What the plan keeps to at least. */
+            chosen: components["schemas"]["Minutes"];
+            /** @description Shorter spoils what the rest is for. */
+            least: components["schemas"]["Minutes"];
+            /** @description More gives little. */
+            best: components["schemas"]["Minutes"];
+            /** @description Longer spoils the dough. */
+            longest: components["schemas"]["Minutes"];
+        };
         /**
          * @description What ends a rest.
          * @enum {unknown}
@@ -2418,6 +2842,20 @@ export interface components {
             curve: components["schemas"]["RestPoint"][];
             warmsAsOne: null | components["schemas"]["Minutes"];
             warmsAsBalls: null | components["schemas"]["Minutes"];
+        };
+        /** @description One rest of one bread as it comes out: from the first that begins it to the last that ends it. */
+        RestSlot: {
+            /** Format: int32 */
+            bread: number;
+            rest: components["schemas"]["ClockRest"];
+            from: components["schemas"]["Seconds"];
+            to: components["schemas"]["Seconds"];
+            /** @description Least, best and longest of each piece's own rest. */
+            bounds: components["schemas"]["RestBounds"];
+            /** @description The shortest any piece has. */
+            shortest: components["schemas"]["Seconds"];
+            /** @description The longest any piece has. */
+            longest: components["schemas"]["Seconds"];
         };
         /** @description The first rest, of the whole dough. */
         RestSpec: {
@@ -2609,6 +3047,25 @@ export interface components {
             /** @description Outside each ring but the last. */
             contacts: components["schemas"]["SectionContact"][];
         };
+        /** @description A service as every screen gets it. */
+        ServiceView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            batchId: string;
+            name: string;
+            /**
+             * Format: date-time
+             * @description The sheet's times count from here.
+             */
+            openedAt: string;
+            /**
+             * Format: date-time
+             * @description The kitchen's clock as this was sent: screens go by it and not by their own.
+             */
+            sent: string;
+            sheet: components["schemas"]["StoveSheet"];
+        };
         SheetSpec: {
             /** @description The first sheet, as a round of this diameter; the longer side of a rectangle. */
             diameter: components["schemas"]["Millimetres"];
@@ -2653,6 +3110,13 @@ export interface components {
         };
         /** @enum {unknown} */
         Stage: "dough" | "rest" | "balls" | "sheet" | "fold" | "filling" | "roll" | "pan";
+        /** @description When each stage of a bread begins. */
+        StageTime: {
+            /** Format: int32 */
+            bread: number;
+            stage: components["schemas"]["Stage"];
+            at: components["schemas"]["Seconds"];
+        };
         /** @description Something done to the stand-in. One of them at a time. */
         StandInBody: {
             /** @description g */
@@ -2753,6 +3217,187 @@ export interface components {
             view: components["schemas"]["PlanView"];
             /** @description The piece cut through where it is fullest. */
             section: components["schemas"]["Section"];
+        };
+        /**
+         * @description What happens at a running service, each one press.
+         * @enum {unknown}
+         */
+        StoveAct: "done" | "laid" | "turned" | "fat" | "lifted" | "wiped" | "dropped" | "burst" | "late" | "served" | "heat" | "probe" | "panGone" | "panBack" | "hands" | "table" | "undo" | "end";
+        StoveBread: {
+            name: string;
+            /** Format: int32 */
+            pieces: number;
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            lost: number;
+            /** @description The round to roll it to. */
+            across: components["schemas"]["Millimetres"];
+            finish: components["schemas"]["Finish"];
+            stuffed: boolean;
+            belt: components["schemas"]["StovePiece"][];
+        };
+        /** @description One event of a service. Which of the others are told depends on the act; all numbers count from 0, int? StoveEvent.Number from 1. */
+        StoveEvent: {
+            /**
+             * Format: uuid
+             * @description Made by whoever pressed: the same press sent twice counts once.
+             */
+            id: string;
+            /** @description After the service began. */
+            at: components["schemas"]["Seconds"];
+            act: components["schemas"]["StoveAct"];
+            /** Format: int32 */
+            pan?: null | number;
+            /** Format: int32 */
+            place?: null | number;
+            /** Format: int32 */
+            bread?: null | number;
+            /**
+             * Format: int32
+             * @description Of the ball, piece, bowl, trayful or step; of a stack the first piece.
+             */
+            number?: null | number;
+            work?: null | components["schemas"]["ClockWork"];
+            /** Format: double */
+            value?: null | number;
+            /**
+             * Format: uuid
+             * @description The event that is taken back.
+             */
+            undoes?: null | string;
+        };
+        /** @description The piece a pan waits for. */
+        StoveNext: {
+            /** Format: int32 */
+            bread: number;
+            /** Format: int32 */
+            number: number;
+            /** @description When it goes on. */
+            at: components["schemas"]["Seconds"];
+        };
+        StovePan: {
+            /** Format: int32 */
+            pan: number;
+            /** @description Nothing more goes on it. */
+            gone: boolean;
+            heat: null | components["schemas"]["Celsius"];
+            /** @description For the bread it has or gets. */
+            wanted: components["schemas"]["Celsius"];
+            smokeFrom: null | components["schemas"]["Celsius"];
+            state: components["schemas"]["PanState"];
+            /** @description Before the next piece. */
+            wipe: boolean;
+            places: components["schemas"]["StovePlace"][];
+            next: null | components["schemas"]["StoveNext"];
+        };
+        StovePast: {
+            event: components["schemas"]["StoveEvent"];
+            /** @description Taken back. */
+            undone: boolean;
+        };
+        StovePiece: {
+            /** Format: int32 */
+            number: number;
+            at: components["schemas"]["PieceAt"];
+            since: null | components["schemas"]["Seconds"];
+        };
+        /** @description What lies on one place of a pan now; nothing of it when the place is empty. */
+        StovePlace: {
+            /** Format: int32 */
+            place: number;
+            /** Format: int32 */
+            bread: null | number;
+            /** @description Pieces by number; several for a stack. */
+            numbers: number[];
+            since: null | components["schemas"]["Seconds"];
+            due: null | components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Turns it has had.
+             */
+            turns: number;
+            /** @description True when what comes next is the lifting. */
+            lift: boolean;
+            /** @description That goes under it with the next turn. */
+            fat: components["schemas"]["Grams"];
+            /**
+             * Format: double
+             * @description How dark the face is that is up.
+             */
+            dark: number;
+            fry: boolean;
+        };
+        /** @description A press that cannot be. */
+        StoveProblem: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            code: components["schemas"]["StoveRefusal"];
+        };
+        /**
+         * @description Why an event is not taken.
+         * @enum {unknown}
+         */
+        StoveRefusal: "notTold" | "noSuchPan" | "noSuchPiece" | "noSuchWork" | "nothingThere" | "placeTaken" | "noneLeft" | "pieceLost" | "panAway" | "outOfRange" | "nothingToUndo" | "ended";
+        /** @description A running service as every screen shows it. All times are seconds after it began. */
+        StoveSheet: {
+            now: components["schemas"]["Seconds"];
+            table: components["schemas"]["Seconds"];
+            /** @description When the last piece will be lifted as things stand. */
+            ends: components["schemas"]["Seconds"];
+            /** @description Until the table then; negative when it will be late. */
+            inHand: components["schemas"]["Seconds"];
+            /** Format: int32 */
+            people: number;
+            /**
+             * Format: int32
+             * @description The pan the probe is on.
+             */
+            probed: null | number;
+            /** @description No hands or no pans: it cannot go on. */
+            stuck: boolean;
+            ended: boolean;
+            /** @description Since the last event; long ago when it was left open. */
+            left: components["schemas"]["Seconds"];
+            /** @description True when it was left open for so long that somebody should say whether it goes on. */
+            open: boolean;
+            pans: components["schemas"]["StovePan"][];
+            /** @description In the order of the hands' work, nearest first. */
+            tasks: components["schemas"]["StoveTask"][];
+            breads: components["schemas"]["StoveBread"][];
+            breaches: components["schemas"]["Breach"][];
+            past: components["schemas"]["StovePast"][];
+        };
+        /** @description One thing for a hand to do. */
+        StoveTask: {
+            /** Format: int32 */
+            person: number;
+            work: components["schemas"]["ClockWork"];
+            /** Format: int32 */
+            bread: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            chore: number;
+            /** Format: int32 */
+            pan: null | number;
+            /** Format: int32 */
+            place: null | number;
+            at: components["schemas"]["Seconds"];
+            until: components["schemas"]["Seconds"];
+            rested: null | components["schemas"]["Seconds"];
+            /** @description That goes with a turn. */
+            fat: components["schemas"]["Grams"];
+            under: boolean;
+        };
+        /** @description Hands at work, without a break. */
+        Stretch: {
+            from: components["schemas"]["Seconds"];
+            to: components["schemas"]["Seconds"];
         };
         /**
          * @description Why a wall may tear.
@@ -2899,6 +3544,35 @@ export interface components {
          * @enum {unknown}
          */
         Weight: "right" | "watch" | "wrong" | "caution";
+        /**
+         * @description What could be had instead.
+         * @enum {unknown}
+         */
+        WhatIf: "anotherPan" | "anotherHand" | "rollTwoAhead" | "shorterRests" | "dryThenFry" | "fridgeOvernight" | "frozenRounds";
+        /** @description The same service planned anew with one thing changed. */
+        WhatIfSheet: {
+            what: components["schemas"]["WhatIf"];
+            /** @description Begins so much later for the same table, or is done so much earlier; negative when it takes longer. */
+            saves: components["schemas"]["Seconds"];
+            /** @description The oldest piece is so much younger at the table; negative when it is older. */
+            younger: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Pieces an hour once it runs.
+             */
+            perHour: number;
+            /**
+             * Format: int32
+             * @description What it would not keep.
+             */
+            breaches: number;
+            /** @description From the beginning to the table. */
+            lead: components["schemas"]["Seconds"];
+            /** @description It would make up for a beginning that is too late. */
+            enough: boolean;
+            clock: null | components["schemas"]["ClockSpec"];
+            roasting: null | components["schemas"]["Roasting"];
+        };
     };
     responses: never;
     parameters: never;
@@ -3422,6 +4096,294 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClockView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    clockWhatIfs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfSheet"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    services: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenService"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    beginService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ServiceView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    service: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ServiceView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    serviceStream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    pressService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PressBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pressed"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StoveProblem"];
                 };
             };
         };
@@ -4569,6 +5531,46 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    timetable: {
+        parameters: {
+            query?: {
+                alarms?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -6,6 +6,7 @@
   const rows: [string, string][] = [
     ["1", m.place_shelf()],
     ["2", m.place_batch()],
+    ["3", m.place_stove()],
     ["4", m.place_log()],
     ["5", m.place_larder()],
     ["/", m.key_find()],
@@ -13,6 +14,12 @@
     ["+  −", m.key_nudge()],
     ["Alt ←  Alt →", m.key_move()],
     ["Delete", m.key_remove()],
+    ["F  G  H  J  K  L", m.key_pans()],
+    ["D", m.key_done()],
+    [m.space_key(), m.key_space()],
+    ["U", m.key_undo()],
+    ["B", m.key_bell()],
+    ["Esc", m.key_leave()],
     ["?", m.key_keys()],
   ];
 </script>

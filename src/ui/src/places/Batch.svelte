@@ -5,12 +5,13 @@
   import { MediaQuery } from "svelte/reactivity";
   import { api } from "../api/client";
   import type { Stage } from "../api/types";
-  import { batch } from "../batch.svelte";
+  import { batch, type Stratum } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Watch from "../parts/Watch.svelte";
   import Closer from "../section/Closer.svelte";
   import Section from "../section/Section.svelte";
   import Balls from "../stages/Balls.svelte";
+  import Clock from "../stages/Clock.svelte";
   import Dough from "../stages/Dough.svelte";
   import Ladle from "../stages/Ladle.svelte";
   import Rest from "../stages/Rest.svelte";
@@ -22,21 +23,32 @@
   import Sheet from "../stages/Sheet.svelte";
   import { figuresOf, pours, sayingOf, stratumName } from "../words/figures";
   import { amount, clock, drawnScale, leaves, number } from "../words/format";
+  import { hourOf } from "../words/clock";
   import { placeOf } from "../words/fields";
   import { say } from "../words/refusals";
   import BatchActions from "./BatchActions.svelte";
 
   let { params }: { params?: { id?: string } } = $props();
 
-  const benches = { dough: Dough, rest: Rest, balls: Balls, sheet: Sheet, fold: Fold, filling: Filling, roll: Roll, pan: Pan };
-  const tints = ["#f7ecd4", "#f4e7ca", "#f1e2bf", "#eacf9c", "#e2c68f", "#dcbb80", "#d5ad6e", "#cfa066"];
+  const benches = {
+    dough: Dough,
+    rest: Rest,
+    balls: Balls,
+    sheet: Sheet,
+    fold: Fold,
+    filling: Filling,
+    roll: Roll,
+    pan: Pan,
+    clock: Clock,
+  };
+  const tints = ["#f7ecd4", "#f4e7ca", "#f1e2bf", "#eacf9c", "#e2c68f", "#dcbb80", "#d5ad6e", "#cfa066", "#fcfdfb"];
   const narrow = new MediaQuery("(max-width: 1023px)");
   const sheet = $derived(batch.sheet);
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
   const stages = $derived(batch.stages);
   // The dough's ledger wants the room; the bread is drawn lower there.
   const sectionHeight = $derived(
-    narrow.current || ["dough", "pan"].includes(batch.open) || batch.wide
+    narrow.current || ["dough", "pan", "clock"].includes(batch.open) || batch.wide
       ? 76
       : ["fold", "filling", "roll"].includes(batch.open)
         ? 116
@@ -66,8 +78,16 @@
     missing = !data && !here;
   }
 
-  const notesOf = (stage: Stage) => sheet?.notes.filter((n) => n.stage === stage) ?? [];
-  const troubles = (stage: Stage) => notesOf(stage).filter((n) => n.weight === "wrong").length;
+  const notesOf = (stage: Stratum) => sheet?.notes.filter((n) => n.stage === stage) ?? [];
+  const troubles = (stage: Stratum) =>
+    stage === "clock" ? (batch.clock?.sheet.report.breaches.length ?? 0) : notesOf(stage).filter((n) => n.weight === "wrong").length;
+  // When the first bread's stage begins; the clock itself stands for the table.
+  function hourFor(stage: Stratum): string {
+    const view = batch.clock;
+    if (!view) return "";
+    const at = stage === "clock" ? view.sheet.lead : view.sheet.stages.find((s) => s.bread === 0 && s.stage === stage)?.at;
+    return at == null ? "" : hourOf(view, at);
+  }
   const belongs = (field: string) =>
     (({ start: "dough", ladle: "balls" })[field.split(".")[0] ?? ""] ?? field.split(".")[0]) === batch.open;
   // Refusals that belong to no dial on the open bench are said above it.
@@ -83,11 +103,11 @@
 {:else if batch.spec}
   <Tabs.Root
     value={batch.open}
-    onValueChange={(v) => (batch.open = v as Stage)}
+    onValueChange={(v) => (batch.open = v as Stratum)}
     orientation="vertical"
-    class="grid h-full grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[272px_minmax(0,1fr)] lg:content-stretch"
+    class="grid h-full grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[304px_minmax(0,1fr)] lg:content-stretch"
   >
-    <section class="flex min-h-0 min-w-0 flex-col px-3 pt-3 lg:py-4 lg:ps-5 lg:pe-0" aria-label={m.the_column()}>
+    <section class="flex min-h-0 min-w-0 flex-col px-3 pt-3 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()}>
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
       <input
         id="batch-name"
@@ -113,31 +133,38 @@
         </span>
       </p>
 
-      <Tabs.List class="strata" aria-label={m.the_column()}>
-        {#each stages as stage, i (stage)}
-          {@const [figure, small] = sheet ? figuresOf(stage, sheet) : ["", ""]}
-          <Tabs.Trigger value={stage} class="stratum" style="--tint:{tints[i]}" data-stage={stage}>
-            <b class="flex items-center gap-1.5 text-[15px]">
-              {stratumName(stage, sheet)}
-              {#if troubles(stage)}
-                <TriangleAlert size={17} class="text-chilli" role="img" aria-label={m.will_go_wrong({ count: troubles(stage) })} />
+      <div class="flex min-h-0 flex-1 flex-col lg:flex-row">
+        <!-- The hours beside the strata; each stratum says its own to whoever cannot see them. -->
+        <ol class="hours max-lg:hidden" aria-hidden="true">
+          {#each stages as stage (stage)}<li class="hour" data-open={stage === batch.open ? "" : undefined}>{hourFor(stage)}</li>{/each}
+        </ol>
+        <Tabs.List class="strata" aria-label={m.the_column()}>
+          {#each stages as stage, i (stage)}
+            {@const [figure, small] = sheet ? figuresOf(stage, sheet, batch.clock) : ["", ""]}
+            <Tabs.Trigger value={stage} class="stratum" style="--tint:{tints[i]}" data-stage={stage}>
+              <b class="flex items-center gap-1.5 text-[15px]">
+                {stratumName(stage, sheet)}
+                {#if hourFor(stage)}<span class="text-[13px] font-medium lg:sr-only">{hourFor(stage)}</span>{/if}
+                {#if troubles(stage)}
+                  <TriangleAlert size={17} class="text-chilli" role="img" aria-label={m.will_go_wrong({ count: troubles(stage) })} />
+                {/if}
+              </b>
+              <span class="text-end leading-[1.15]" data-figures>
+                <span class="block font-head text-[15px] font-semibold whitespace-nowrap">{figure}</span>
+                <span class="block text-[13px] font-medium">{small}</span>
+              </span>
+              {#if i < stages.length - 1}
+                <svg class="wave" viewBox="0 0 240 10" preserveAspectRatio="none" aria-hidden="true">
+                  <path
+                    fill={tints[i + 1]}
+                    d="M0 {4 + (i % 3)} C40 {1 + (i % 4)},70 {8 - (i % 3)},120 5 S200 {2 + (i % 3)},240 {6 - (i % 3)} V10 H0Z"
+                  />
+                </svg>
               {/if}
-            </b>
-            <span class="text-end leading-[1.15]" data-figures>
-              <span class="block font-head text-[15px] font-semibold whitespace-nowrap">{figure}</span>
-              <span class="block text-[13px] font-medium">{small}</span>
-            </span>
-            {#if i < stages.length - 1}
-              <svg class="wave" viewBox="0 0 240 10" preserveAspectRatio="none" aria-hidden="true">
-                <path
-                  fill={tints[i + 1]}
-                  d="M0 {4 + (i % 3)} C40 {1 + (i % 4)},70 {8 - (i % 3)},120 5 S200 {2 + (i % 3)},240 {6 - (i % 3)} V10 H0Z"
-                />
-              </svg>
-            {/if}
-          </Tabs.Trigger>
-        {/each}
-      </Tabs.List>
+            </Tabs.Trigger>
+          {/each}
+        </Tabs.List>
+      </div>
       <BatchActions />
     </section>
 
@@ -146,7 +173,7 @@
         <Tabs.Content value={batch.open} class="relative min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-[22px]" tabindex={-1}>
           <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">
             <h1 class="text-title leading-tight font-bold tracking-tight">{stratumName(batch.open, sheet)}</h1>
-            <p class="text-mute">{sayingOf(batch.open, sheet)}</p>
+            <p class="text-mute">{sayingOf(batch.open, sheet, batch.clock)}</p>
           </div>
           {#each astray as refusal (refusal.field + refusal.code)}
             <p class="refusal mb-1" data-testid="astray">
@@ -204,6 +231,23 @@
 {/if}
 
 <style>
+  .hours {
+    display: flex;
+    flex: 0 0 46px;
+    flex-direction: column;
+    padding: 2.5px 0;
+    font: 600 13px var(--font-head);
+    color: var(--color-mute);
+  }
+  .hour {
+    flex: 1;
+    min-height: 52px;
+    padding-top: 2px;
+  }
+  .hour[data-open] {
+    flex-grow: 1.35;
+    color: var(--color-rim);
+  }
   :global(.strata) {
     display: flex;
     flex: 1;

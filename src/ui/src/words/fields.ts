@@ -67,12 +67,21 @@ const names: Record<string, () => string> = {
   "pan.own[].fat": m.stay_fat,
   "pan.frozen": m.from_frozen,
   "pan.holdFor": m.hold_for,
+  "clock.people": m.clock_people,
+  "clock.pans": m.clock_pans,
+  "clock.places": m.clock_places,
+  "clock.rollAhead": m.clock_roll_ahead,
+  "clock.openBalls": m.clock_open_balls,
+  "clock.bench": m.clock_bench,
+  "clock.beside": m.beside,
+  "clock.beside[].pieces": m.beside,
+  "clock.beside[].bread": m.beside,
 };
 
 /** A field by its bench and its name there, or its step: `Dough, Pieces`. */
 export function placeOf(field: string): string {
   const first = (field.split(".")[0] ?? "").replace("start", "dough").replace("ladle", "balls");
-  const stage = stageName[first as Stage]?.();
+  const stage = first === "clock" ? m.stage_clock() : stageName[first as Stage]?.();
   const step = /^fold\.steps\[(\d+)\]/.exec(field)?.[1];
   const filled = /^filling\.(?:parts\[\d+\]\.steps|together)\[(\d+)\]/.exec(field)?.[1];
   const name = filled

@@ -1,11 +1,15 @@
-import type { BatchSheet, Section, Stage } from "../api/types";
+import type { BatchSheet, ClockView, Section } from "../api/types";
+import type { Stratum } from "../batch.svelte";
 import { m } from "../paraglide/messages";
+import { hourOf, span } from "./clock";
 import { amount, leaves, number } from "./format";
 import { fillingFeelName, outlineName, restEnd, stageName } from "./names";
 
 /** The one or two figures each stratum carries. */
-export function figuresOf(stage: Stage, sheet: BatchSheet): [string, string] {
+export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | null): [string, string] {
   switch (stage) {
+    case "clock":
+      return view ? [m.hot_pieces({ count: view.sheet.pieces.length }), m.oldest_is({ time: span(view.sheet.report.oldest) })] : ["", ""];
     case "dough":
       return [amount(sheet.dough.mass, "g"), m.water_share({ share: amount(sheet.dough.hydration, "%") })];
     case "rest":
@@ -46,8 +50,10 @@ const staysWords = ({ pan: { turns } }: BatchSheet) =>
       : `${turns.map((t) => number(t.time, 0)).join(" + ")} s`;
 
 /** What stands beside the stage's name. */
-export function sayingOf(stage: Stage, sheet: BatchSheet): string {
+export function sayingOf(stage: Stratum, sheet: BatchSheet, view: ClockView | null): string {
   switch (stage) {
+    case "clock":
+      return view ? m.saying_clock({ from: hourOf(view, 0), to: hourOf(view, view.sheet.lead), lead: span(view.sheet.lead) }) : "";
     case "dough":
       return m.saying_dough({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g"), loss: amount(sheet.dough.loss, "g") });
     case "rest":
@@ -86,8 +92,8 @@ export function sayingOf(stage: Stage, sheet: BatchSheet): string {
 export const pours = (sheet: BatchSheet): boolean => !sheet.stages.includes("roll");
 
 /** What a stratum is called in this batch. */
-export const stratumName = (stage: Stage, sheet: BatchSheet | null): string =>
-  stage === "balls" && sheet && pours(sheet) ? m.stage_ladle() : stageName[stage]();
+export const stratumName = (stage: Stratum, sheet: BatchSheet | null): string =>
+  stage === "clock" ? m.stage_clock() : stage === "balls" && sheet && pours(sheet) ? m.stage_ladle() : stageName[stage]();
 
 /** What a bread is in a word or two: its filling, or its leaves. */
 export const madeOf = (section: Section, effective: number): string =>

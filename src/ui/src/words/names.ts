@@ -198,6 +198,18 @@ export const handName: Record<HandWork, () => string> = {
   coneTurn: m.hand_cone_turn,
   pinch: m.hand_pinch,
   lastRoll: m.hand_last_roll,
+  mixBowl: m.hand_mix_bowl,
+  divide: m.hand_divide,
+  chop: m.hand_chop,
+  squeeze: m.hand_squeeze,
+  season: m.hand_season,
+  stuff: m.hand_stuff,
+  pour: m.hand_pour,
+  lay: m.hand_lay,
+  turn: m.hand_turn,
+  lift: m.hand_lift,
+  open: m.hand_open,
+  wipe: m.hand_wipe,
 };
 
 export const flakeTerm: Record<FlakeTerm, () => string> = {

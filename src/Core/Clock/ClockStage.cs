@@ -1,0 +1,231 @@
+namespace Ystrata.Core;
+
+/// <summary>One bread of a service, planned.</summary>
+public sealed record ClockBread(BatchSpec Spec, BatchSheet Sheet);
+
+/// <summary>Stage 9: from sheets to a timetable (models.md G).</summary>
+public static class ClockStage
+{
+    // Shares of the balls that are folded before the first is rolled, tried out each with every number of rolled pieces that may wait.
+    private static readonly double[] FoldFirsts = [0, 0.2, 0.4, 0.6, 0.8, 1];
+    private static readonly int[] RollAheads = [1, 2, 3, 5, 8, 24];
+
+    /// <param name="breads">In the order they go on the pans; at least one.</param>
+    /// <param name="now">Now, on the clock of <paramref name="at"/>; nothing when nobody minds.</param>
+    /// <param name="at">The table by <see cref="ClockBy.Table"/>, the beginning by <see cref="ClockBy.Start"/>.</param>
+    public static ClockSheet Work(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, Seconds? now = null, Seconds at = default)
+    {
+        clock = Frozen(breads, clock);
+        var jobs = Jobs(breads, clock, larder);
+        var best = Best(jobs, clock);
+        return Sheet(jobs, breads, clock, best, Lateness(clock, best, now, at), clock.By == ClockBy.Table && now is { } n ? new(Math.Max(n.Value - at.Value, 0)) : default);
+    }
+
+    // How much too late it is to begin as early as this would have to.
+    private static Seconds Lateness(ClockSpec clock, Timetable table, Seconds? now, Seconds at) => now is not { } n || clock.By == ClockBy.Soonest
+        ? default
+        : new(Math.Max(n.Value - at.Value + (clock.By == ClockBy.Table ? table.Worth.Ends : 0), 0));
+
+    /// <summary>The same service planned anew with one thing changed, for each thing that can be: what it would buy.</summary>
+    public static IReadOnlyList<WhatIfSheet> WhatIfs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, Seconds? now = null, Seconds at = default)
+    {
+        clock = Frozen(breads, clock);
+        var jobs = Jobs(breads, clock, larder);
+        var best = Best(jobs, clock);
+        return [.. WhatIfs(breads, clock, larder, jobs, best, Lateness(clock, best, now, at))];
+    }
+
+    // What goes on the pan frozen has been in the freezer.
+    private static ClockSpec Frozen(IReadOnlyList<ClockBread> breads, ClockSpec clock) =>
+        breads.All(b => b.Spec.Pan.Frozen) ? clock with { Ahead = Ahead.Freezer } : clock;
+
+    internal static IReadOnlyList<ClockJob> Jobs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, bool shorter = false) =>
+        [.. breads.Select(b => ClockJobs.Of(b.Spec, b.Sheet, larder.Hands, clock, shorter))];
+
+    /// <summary>The policy that does best by the objectives of models.md G, in their order.</summary>
+    internal static Timetable Best(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor? from = null)
+    {
+        var tails = ClockRun.Tails(jobs);
+        var floor = from ?? Floor.Empty(jobs, clock);
+        return Policies(clock).Select(p => ClockRun.Play(jobs, clock, floor, p, tails)).MinBy(t => Rank(t, clock.By))!;
+    }
+
+    internal static IEnumerable<Policy> Policies(ClockSpec clock) =>
+        from ahead in RollAheads.Where(r => r <= clock.RollAhead).Append(clock.RollAhead).Distinct()
+        from first in FoldFirsts
+        select new Policy(first, ahead);
+
+    // Towards a table the beginning can move: what counts is how old the first piece gets. Forwards from a moment it is the end that counts.
+    internal static (bool, int, int, int, int) Rank(Timetable t, ClockBy by) => by == ClockBy.Table
+        ? (t.Stuck, t.Worth.Over, t.Worth.Oldest, t.Worth.Idle, t.Worth.Ends)
+        : (t.Stuck, t.Worth.Over, t.Worth.Ends, t.Worth.Oldest, t.Worth.Idle);
+
+    /// <summary>Nobody can be quicker than the greatest of these, models.md G.</summary>
+    internal static (int Hands, int Pans, int Chain) Bounds(IReadOnlyList<ClockJob> jobs, ClockSpec clock)
+    {
+        static int Shared(double work, int among) => (int)Math.Ceiling(work / among);
+        return (
+            Shared(jobs.Sum(j => j.Hands), clock.People),
+            Shared(jobs.Sum(j => j.OnPans), clock.Pans * clock.Places),
+            jobs.Max(Chain));
+    }
+
+    // The quickest one piece can be made when nobody and nothing else is in its way.
+    private static int Chain(ClockJob job)
+    {
+        var done = new int[job.Preps.Count];
+        for (var i = 0; i < done.Length; i++)
+        {
+            done[i] = job.Preps[i].Seconds + job.Preps[i].After.Select(a => done[a.Prep] + a.Lag).DefaultIfEmpty(0).Max();
+        }
+
+        var filled = job.FoldAfter.Select(a => done[a.Prep] + a.Lag).DefaultIfEmpty(0).Max();
+        var ball = job.BallFrom.Select(p => done[p]).Max() + job.BallRest;
+        var fry = job.Fry is null ? 0 : job.FryOf(1).Length;
+        return Math.Max(ball, filled) + job.Fold.Sum(f => f.Seconds + f.Rest) + job.Roll + job.Freeze + job.Pan.Length + fry;
+    }
+
+    private static ClockSheet Sheet(
+        IReadOnlyList<ClockJob> jobs, IReadOnlyList<ClockBread> breads, ClockSpec clock, Timetable best, Seconds late, Seconds gone)
+    {
+        var lead = new Seconds(best.Worth.Ends);
+        return new(
+            lead,
+            (int)Math.Ceiling(best.Policy.FoldFirst * jobs[0].Balls),
+            [.. best.Hands.OrderBy(h => h.Parts.Count > 0 ? h.Parts[0].From.Value : 0)],
+            best.Pans,
+            [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Rests(jobs[b], best, b, clock.Ahead))],
+            [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Of(jobs[b], best.Breads[b], b))],
+            [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Stages(jobs[b], breads[b].Sheet, best, b))],
+            Report(jobs, clock, best, late, gone));
+    }
+
+    internal static ClockReport Report(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Timetable best, Seconds late = default, Seconds gone = default)
+    {
+        var (hands, pans, chain) = Bounds(jobs, clock);
+        var bound = Math.Max(Math.Max(hands, pans), chain);
+        var pieces = jobs.Sum(j => j.Pieces);
+        var places = clock.Pans * clock.Places;
+        var handsEach = jobs.Sum(j => (double)j.HandsEach * j.Pieces) / pieces / clock.People;
+        var panEach = jobs.Sum(j => (double)j.PanEach * j.Pieces) / pieces / places;
+        // With a few pieces the rests are all there is to wait for (empirical bound); else what is short at every piece holds it up.
+        const int mostlyRests = 4;
+        var bottleneck = chain > mostlyRests * Math.Max(hands, pans) ? Bottleneck.Rests : handsEach > panEach ? Bottleneck.Hands : Bottleneck.Pans;
+        var roasting = Math.Max(best.Worth.Oldest, 1);
+        return new(
+            bottleneck,
+            new(bound),
+            new(hands),
+            new(pans),
+            new(chain),
+            new(Math.Round(handsEach)),
+            new(Math.Round(panEach)),
+            (int)Math.Floor(3600 / Math.Max(Math.Max(handsEach, panEach), 1)),
+            new(best.Worth.Oldest),
+            new(Math.Max(pans - jobs[0].Pan.Length, 0)),
+            Percent.FromFraction(Math.Min((double)best.Worth.Idle / ((double)places * (roasting + jobs[0].Pan.Length)), 1)),
+            new(best.RolledWait),
+            new(jobs.Max(j => j.Limits.Rolled)),
+            [.. Breaches(jobs, best, late, gone)]);
+    }
+
+    internal static IEnumerable<Breach> Breaches(IReadOnlyList<ClockJob> jobs, Timetable best, Seconds late = default, Seconds gone = default)
+    {
+        static Breach? Over(ClockBreach code, int? bread, int value, int allowed) =>
+            value > allowed ? new(code, bread, new(value), new(allowed), new(value - allowed)) : null;
+
+        if (gone.Value > 0)
+        {
+            yield return new(ClockBreach.TableGone, null, gone, default, gone);
+        }
+        else if (late.Value > 0)
+        {
+            yield return new(ClockBreach.Late, null, late, default, late);
+        }
+
+        for (var b = 0; b < jobs.Count; b++)
+        {
+            var lifted = best.Breads[b].Lifted.Where(l => l >= 0).DefaultIfEmpty(best.Worth.Ends).Min();
+            foreach (var breach in new[]
+            {
+                Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
+                Over(ClockBreach.FoldedWaits, b, FoldedWait(best.Breads[b], jobs[b]), jobs[b].Limits.Folded),
+                Over(ClockBreach.DoughStands, b, Stood(best.Breads[b], jobs[b]), jobs[b].Limits.Stands),
+                Over(ClockBreach.GoesStiff, b, best.Worth.Ends - lifted, Math.Max(jobs[b].Limits.Soft, 1)),
+            })
+            {
+                if (breach is not null)
+                {
+                    yield return breach;
+                }
+            }
+        }
+    }
+
+    private static int Wait(BreadFloor bread, ClockJob job) => job.Roll == 0 ? 0 :
+        Enumerable.Range(0, job.Pieces).Where(i => bread.Laid[i] >= 0 && bread.Rolled[i] >= 0).Select(i => bread.Laid[i] - bread.Rolled[i] - job.Freeze).DefaultIfEmpty(0).Max();
+
+    private static int FoldedWait(BreadFloor bread, ClockJob job) => job.Roll == 0 || job.Fold.Count == 0 ? 0 :
+        Enumerable.Range(0, job.Pieces).Where(i => bread.Rolled[i] >= 0).Select(i => bread.Rolled[i] - job.Roll - bread.Folded[i / job.Each]).DefaultIfEmpty(0).Max();
+
+    private static int Stood(BreadFloor bread, ClockJob job) => job.Preps.Count == 0 ? 0 :
+        Enumerable.Range(0, job.Balls).Where(i => bread.Opened[i] >= 0).Select(i => bread.Opened[i] - ClockLives.Mixed(job, bread, i)).DefaultIfEmpty(0).Max();
+
+    // ---- what if
+
+    private static IEnumerable<WhatIfSheet> WhatIfs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, IReadOnlyList<ClockJob> jobs, Timetable now, Seconds late)
+    {
+        WhatIfSheet Sheet(WhatIf what, IReadOnlyList<ClockJob> then, ClockSpec with, ClockSpec? change, Roasting? roasting = null)
+        {
+            var table = Best(then, with);
+            var report = Report(then, with, table);
+            return new(
+                what,
+                new(now.Worth.Ends - table.Worth.Ends),
+                new(now.Worth.Oldest - table.Worth.Oldest),
+                report.PerHour,
+                report.Breaches.Count,
+                new(table.Worth.Ends),
+                now.Worth.Ends - table.Worth.Ends >= late.Value,
+                change,
+                roasting);
+        }
+
+        WhatIfSheet With(WhatIf what, ClockSpec with) => Sheet(what, with.Ahead == clock.Ahead ? jobs : Jobs(breads, with, larder), with, with);
+
+        if (clock.Pans < ClockCheck.Limits.Single(l => l.Field == "clock.pans").Most)
+        {
+            yield return With(WhatIf.AnotherPan, clock with { Pans = clock.Pans + 1 });
+        }
+
+        if (clock.People < ClockCheck.Limits.Single(l => l.Field == "clock.people").Most)
+        {
+            yield return With(WhatIf.AnotherHand, clock with { People = clock.People + 1 });
+        }
+
+        if (clock.RollAhead < 2 && clock.Ahead != Ahead.Freezer)
+        {
+            yield return With(WhatIf.RollTwoAhead, clock with { RollAhead = 2 });
+        }
+
+        yield return Sheet(WhatIf.ShorterRests, Jobs(breads, clock, larder, shorter: true), clock, null);
+        if (breads.Any(b => b.Spec.Pan.Roasting != Roasting.DryThenFry && b.Spec.Dough.Feel != Feel.Batter && b.Spec.Pan.Own is null))
+        {
+            IReadOnlyList<ClockBread> dry = [.. breads.Select(b => Dry(b, larder))];
+            yield return Sheet(WhatIf.DryThenFry, Jobs(dry, clock, larder), clock, null, Roasting.DryThenFry);
+        }
+
+        if (clock.Ahead == Ahead.None && breads.Any(b => b.Spec.Dough.Feel != Feel.Batter))
+        {
+            yield return With(WhatIf.FridgeOvernight, clock with { Ahead = Ahead.Fridge });
+            IReadOnlyList<ClockBread> frozen = [.. breads.Select(b => b.Spec.Dough.Feel == Feel.Batter ? b : Planned(b.Spec with { Pan = b.Spec.Pan with { Frozen = true } }, larder))];
+            var freezer = clock with { Ahead = Ahead.Freezer };
+            yield return Sheet(WhatIf.FrozenRounds, Jobs(frozen, freezer, larder), freezer, freezer);
+        }
+    }
+
+    private static ClockBread Dry(ClockBread bread, Larder larder) =>
+        bread.Spec.Dough.Feel == Feel.Batter || bread.Spec.Pan.Own is not null ? bread : Planned(bread.Spec with { Pan = bread.Spec.Pan with { Roasting = Roasting.DryThenFry } }, larder);
+
+    private static ClockBread Planned(BatchSpec spec, Larder larder) => new(spec, Planner.Plan(spec, larder, Learned.Nothing));
+}

@@ -1,0 +1,45 @@
+using System.Text;
+using Ystrata.Core;
+using Ystrata.Store;
+using Ystrata.Web.Files;
+
+namespace Ystrata.Web.Endpoints;
+
+public static class ClockEndpoints
+{
+    public static void MapClock(this RouteGroupBuilder clock)
+    {
+        clock.MapPost("", Plan).WithName("clock").Produces<ClockView>().WithSummary("A batch and what is made beside it as a timetable; keeps nothing.");
+        clock.MapPost("what-ifs", WhatIfs).WithName("clockWhatIfs").Produces<IReadOnlyList<WhatIfSheet>>().WithSummary("The same planned anew with another pan, another pair of hands, other rests or another school.");
+    }
+
+    public static void MapTimetable(this RouteGroupBuilder batches) =>
+        batches.MapGet("{id:guid}/timetable.ics", Calendar).WithName("timetable").Produces(200, contentType: "text/calendar")
+            .WithSummary("The timetable as iCalendar: the alarms alone, or the whole service.");
+
+    private static IResult Plan(ClockBody body, Clocks clocks)
+    {
+        var (breads, refusals) = clocks.Resolve(body.Name, body.Spec);
+        return Problems.From(refusals) ?? Results.Ok(clocks.View(breads, Clocks.Of(body.Spec), body.MadeFor));
+    }
+
+    private static IResult WhatIfs(ClockBody body, Clocks clocks)
+    {
+        var (breads, refusals) = clocks.Resolve(body.Name, body.Spec);
+        return Problems.From(refusals) ?? Results.Ok(clocks.WhatIfs(breads, Clocks.Of(body.Spec), body.MadeFor));
+    }
+
+    private static IResult Calendar(Guid id, Batches batches, Clocks clocks, bool alarms = false)
+    {
+        if (batches.Find(id) is not { } batch)
+        {
+            return Results.NotFound();
+        }
+
+        var (breads, refusals) = clocks.Resolve(batch.Name, batch.Spec);
+        return Problems.From(refusals) ?? Results.File(
+            Encoding.UTF8.GetBytes(TimetableCalendar.Of(batch, clocks.View(breads, Clocks.Of(batch.Spec), batch.MadeFor), alarms)),
+            "text/calendar; charset=utf-8",
+            alarms ? "alarms.ics" : "timetable.ics");
+    }
+}

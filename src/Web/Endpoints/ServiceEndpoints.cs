@@ -1,0 +1,114 @@
+using Microsoft.AspNetCore.Mvc;
+using Ystrata.Core;
+using Ystrata.Store;
+
+namespace Ystrata.Web.Endpoints;
+
+/// <param name="BatchId">What is cooked, with what its clock has beside it.</param>
+public sealed record BeginBody(Guid BatchId);
+
+/// <summary>One press. Which figures are told depends on the act; see <see cref="StoveEvent"/>.</summary>
+/// <param name="Id">Made by the screen that was pressed: sent twice it counts once.</param>
+/// <param name="Ago">Seconds since it was pressed, for a screen that had no answer at once.</param>
+public sealed record PressBody(
+    Guid Id, StoveAct Act, int? Pan = null, int? Place = null, int? Bread = null, int? Number = null, ClockWork? Work = null, double? Value = null, Guid? Undoes = null, Seconds? Ago = null);
+
+/// <param name="Counted">False when it was so already.</param>
+public sealed record Pressed(bool Counted, ServiceView Service);
+
+/// <summary>An open service in a list.</summary>
+/// <param name="Open">Left open for so long that somebody should say whether it goes on.</param>
+public sealed record OpenService(Guid Id, Guid BatchId, string Name, DateTimeOffset OpenedAt, bool Open);
+
+/// <summary>A press that cannot be.</summary>
+public sealed class StoveProblem : ProblemDetails
+{
+    public required StoveRefusal Code { get; init; }
+}
+
+public static class ServiceEndpoints
+{
+    private const double MostAgo = 3600;
+
+    public static void MapServices(this RouteGroupBuilder services)
+    {
+        services.MapGet("", Open).WithName("services").WithSummary("The services that run, newest first.");
+        services.MapPost("", Begin).WithName("beginService").Produces<ServiceView>(201).WithSummary("Begins a batch at the stove, now.");
+        services.MapGet("{id:guid}", View).WithName("service").Produces<ServiceView>();
+        services.MapGet("{id:guid}/stream", Stream).WithName("serviceStream").WithSummary("The whole state as server-sent events: at once, after every press and every few seconds.");
+        services.MapPost("{id:guid}/events", Press).WithName("pressService").Produces<Pressed>().Produces<StoveProblem>(409, "application/problem+json")
+            .WithSummary("One press: laid, turned, lifted, done, dropped, undone. Durable when answered.");
+    }
+
+    private static IEnumerable<OpenService> Open(RunningServices services) =>
+        services.Open().Select(k => new OpenService(k.Id, k.BatchId, k.Name, k.OpenedAt, services.Find(k.Id)!.View().Sheet.Open));
+
+    private static IResult Begin(BeginBody body, Batches batches, Clocks clocks, RunningServices services, TimeProvider time)
+    {
+        if (batches.Find(body.BatchId) is not { } batch)
+        {
+            return Problems.From([new("batchId", RefusalCode.Missing)])!;
+        }
+
+        var (breads, refusals) = clocks.Resolve(batch.Name, batch.Spec);
+        if (Problems.From(refusals) is { } problem)
+        {
+            return problem;
+        }
+
+        var clock = Clocks.Of(batch.Spec);
+        var now = time.GetUtcNow();
+        // A table that has gone by, or that is counted forwards to, is where the work will end.
+        var table = clock.By == ClockBy.Table && batch.MadeFor > now ? batch.MadeFor : clocks.View(breads, clock with { By = ClockBy.Soonest }, now).Table;
+        var service = services.Begin(new(
+            Guid.CreateVersion7(), batch.Id, batch.Name, new(breads, clock, new(Math.Round(Math.Min((table - now).TotalSeconds, Service.LongestAhead)))), now, null));
+        return Results.Created($"/api/services/{service.Id}", service.View());
+    }
+
+    private static IResult View(Guid id, RunningServices services) => Common.Found(services.Find(id)?.View());
+
+    private static IResult Stream(Guid id, RunningServices services, HttpContext http, IHostApplicationLifetime life, CancellationToken gone)
+    {
+        if (services.Find(id) is not { } service)
+        {
+            return Results.NotFound();
+        }
+
+        http.EndsWithServer(life);
+        return TypedResults.ServerSentEvents(service.Watch(gone));
+    }
+
+    private static IResult Press(Guid id, PressBody body, RunningServices services)
+    {
+        if (services.Find(id) is not { } service)
+        {
+            return Results.NotFound();
+        }
+
+        if (body.Ago is { } ago && !(ago.Value >= 0 && ago.Value <= MostAgo))
+        {
+            return Problems.From([new("ago", RefusalCode.OutOfRange, ago.Value, 0, MostAgo, Seconds.Unit)])!;
+        }
+
+        var (answer, view) = services.Press(service, new(body.Id, default, body.Act, body.Pan, body.Place, body.Bread, body.Number, body.Work, body.Value, body.Undoes), body.Ago ?? default);
+        return answer.Refusal is { } why
+            ? Results.Json(new StoveProblem { Status = 409, Title = "Not counted", Detail = Say(why), Code = why }, contentType: "application/problem+json", statusCode: 409)
+            : Results.Ok(new Pressed(answer.Counted, view));
+    }
+
+    private static string Say(StoveRefusal why) => why switch
+    {
+        StoveRefusal.NotTold => "Something is missing: which pan, which piece, or how much.",
+        StoveRefusal.NoSuchPan => "There is no such pan or place in this service.",
+        StoveRefusal.NoSuchPiece => "There is no piece of that number.",
+        StoveRefusal.NoSuchWork => "There is no such work in this service.",
+        StoveRefusal.NothingThere => "Nothing lies there.",
+        StoveRefusal.PlaceTaken => "Another piece lies there. Lift it first.",
+        StoveRefusal.NoneLeft => "No piece is left to lay.",
+        StoveRefusal.PieceLost => "That piece is lost.",
+        StoveRefusal.PanAway => "That pan is away.",
+        StoveRefusal.OutOfRange => "That figure is out of its range.",
+        StoveRefusal.NothingToUndo => "There is nothing like that to take back.",
+        _ => "This service is closed.",
+    };
+}

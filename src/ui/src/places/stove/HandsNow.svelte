@@ -1,0 +1,81 @@
+<script lang="ts">
+  import Hourglass from "@lucide/svelte/icons/hourglass";
+  import type { PressBody, StoveSheet, StoveTask } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { span } from "../../words/clock";
+  import { countdown, eventWords, taskCaution, taskWords } from "../../words/stove";
+
+  type Press = Omit<PressBody, "id" | "ago">;
+  /** The hands' next thing in giant words, and what comes after. */
+  interface Props {
+    sheet: StoveSheet;
+    now: number;
+    /** Tasks of the hands this screen shows. */
+    tasks: StoveTask[];
+    bench: StoveTask | null;
+    next: Press | null;
+    waits: (part: Partial<Press>) => boolean;
+    pressOf: (task: StoveTask) => Press | null;
+    onpress: (press: Press) => void;
+    onhistory: () => void;
+  }
+  let { sheet, now, tasks, bench, next, waits, pressOf, onpress, onhistory }: Props = $props();
+  const after = $derived(tasks.filter((t) => t !== bench).slice(0, 5));
+  const last = $derived(sheet.past.find((p) => !p.undone));
+  const press = $derived(bench ? pressOf(bench) : null);
+  const mine = $derived(
+    press !== null &&
+      next !== null &&
+      next.act === "done" &&
+      next.number === press.number &&
+      next.work === press.work &&
+      next.bread === press.bread,
+  );
+  const pending = $derived(press !== null && waits({ act: "done", number: press.number ?? null, work: press.work ?? null }));
+  const LATE_S = 120;
+</script>
+
+<section class="flex min-w-0 flex-col" aria-label={m.hands_now()}>
+  <h2 class="text-[17px] font-semibold text-(--mute)">
+    {bench && bench.at > now + 1 ? m.hands_in({ time: countdown(bench.at - now) }) : m.hands_now()}
+  </h2>
+  {#if bench}
+    <p class="my-1.5 font-head text-[38px] leading-[1.08] font-bold tracking-tight" data-testid="hands-now">{taskWords(sheet, bench)}</p>
+    <p class="text-[17px] text-(--mute)">
+      {#if bench.rested != null && bench.rested > 60}{m.has_rested({ time: span(bench.rested) })}{/if}
+    </p>
+    <div class="mt-2 flex gap-2.5">
+      {#if press}
+        <button class="act flex-1" disabled={pending} onclick={(e) => (e.detail > 0 && e.currentTarget.blur(), onpress(press))}>
+          {#if pending}<Hourglass size={22} aria-hidden="true" /><span class="sr-only">{m.waits_for_answer()}</span
+            >{/if}{m.press_done()}<kbd>{mine ? m.space_key() : "D"}</kbd>
+        </button>
+      {/if}
+      <button class="act plain" onclick={() => onpress({ act: "late", value: LATE_S })}>{m.press_late({ time: span(LATE_S) })}</button>
+    </div>
+  {:else}
+    <p class="my-1.5 font-head text-[30px] leading-tight font-bold">
+      {sheet.stuck ? (sheet.people === 0 ? m.no_hands() : m.no_pans()) : m.hands_free()}
+    </p>
+  {/if}
+  <ol class="mt-3" data-testid="after">
+    {#each after as t (`${t.work}-${t.bread}-${t.number}-${t.chore}-${t.at}`)}
+      {@const caution = taskCaution(sheet, t)}
+      <li class="flex gap-3 border-t-[1.5px] border-(--line) py-2 text-[17px] leading-tight">
+        <b class="w-16 shrink-0 text-(--ghee) tabular-nums">{t.at > now ? countdown(t.at - now) : m.now_word()}</b>
+        <span
+          >{taskWords(sheet, t)}{#if caution}<span class="block text-[15px] text-(--mute)">{caution}</span>{/if}</span
+        >
+      </li>
+    {/each}
+  </ol>
+  <div class="mt-auto grid gap-2 pt-3">
+    {#if last}
+      <div class="flex items-center gap-2.5 text-[16px]" data-testid="last-event">
+        <span class="min-w-0 flex-1 leading-tight text-(--mute)">{eventWords(sheet, last.event)}</span>
+        <button class="act plain" onclick={() => onpress({ act: "undo", undoes: last.event.id })}>{m.undo()}<kbd>U</kbd></button>
+        <button class="act plain" onclick={onhistory}>{m.earlier_presses()}</button>
+      </div>
+    {/if}
+  </div>
+</section>

@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { Popover } from "bits-ui";
+  import Hourglass from "@lucide/svelte/icons/hourglass";
+  import type { PressBody, StovePan, StovePlace, StoveSheet } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { amount } from "../../words/format";
+  import { countdown, panWords, pieceName, stayWords } from "../../words/stove";
+  import Disc from "./Disc.svelte";
+
+  type Press = Omit<PressBody, "id" | "ago">;
+  interface Props {
+    sheet: StoveSheet;
+    pan: StovePan;
+    now: number;
+    size: number;
+    /** The key of each place; nothing where there are more places than keys. */
+    keyOf: (place: number) => string | undefined;
+    /** What the space bar would press now. */
+    next: Press | null;
+    waits: (part: Partial<Press>) => boolean;
+    onpress: (press: Press) => void;
+  }
+  let { sheet, pan, now, size, keyOf, next, waits, onpress }: Props = $props();
+  let more = $state(false);
+
+  const lying = $derived(pan.places.find((p) => p.bread != null));
+  const head = $derived(
+    lying
+      ? `${m.pan_lane({ number: pan.pan + 1 })} · ${pieceName(sheet, lying.bread!, lying.numbers[0]!)}`
+      : m.pan_lane({ number: pan.pan + 1 }),
+  );
+  const alone = $derived(pan.places.length === 1);
+  const warns = $derived(panWords(pan));
+
+  /** The one press a place waits for. */
+  function pressOf(p: StovePlace): Press | null {
+    const at = { pan: pan.pan, place: p.place };
+    if (p.bread != null) {
+      const piece = { bread: p.bread, number: p.numbers[0]! };
+      return p.lift ? { act: "lifted", ...at, ...piece } : { act: "turned", ...at, ...piece, value: p.turns };
+    }
+    return pan.next && !pan.gone ? { act: "laid", ...at, bread: pan.next.bread, number: pan.next.number } : null;
+  }
+  function wordsOf(p: StovePlace): string {
+    if (p.bread == null) return pan.next ? m.press_lay({ piece: pieceName(sheet, pan.next.bread, pan.next.number) }) : m.press_none();
+    return p.lift ? m.press_lift() : p.fat > 0 ? m.press_turn_fat({ mass: amount(p.fat, "g") }) : m.press_turn();
+  }
+  const same = (a: Press | null, b: Press | null) => a !== null && b !== null && a.act === b.act && a.pan === b.pan && a.place === b.place;
+  function choose(press: Press) {
+    more = false;
+    onpress(press);
+  }
+</script>
+
+{#snippet menu()}
+  <Popover.Root bind:open={more}>
+    <Popover.Trigger class="act plain">{m.more_of_pan()}</Popover.Trigger>
+    <Popover.Portal to="main">
+      <Popover.Content class="stove-menu" sideOffset={6} aria-label={m.more_of_pan()}>
+        {#if lying}
+          {@const piece = { bread: lying.bread!, number: lying.numbers[0]! }}
+          {@const name = pieceName(sheet, piece.bread, piece.number)}
+          {#if !lying.lift}<button class="act plain" onclick={() => choose({ act: "lifted", pan: pan.pan, place: lying.place, ...piece })}
+              >{m.press_lift_now({ piece: name })}</button
+            >{/if}
+          <button class="act plain" onclick={() => choose({ act: "fat", pan: pan.pan, place: lying.place, ...piece })}
+            >{m.press_fat()}</button
+          >
+          <button class="act plain" onclick={() => choose({ act: "dropped", ...piece })}>{m.press_dropped({ piece: name })}</button>
+          {#if sheet.breads[piece.bread]?.stuffed}<button class="act plain" onclick={() => choose({ act: "burst", ...piece })}
+              >{m.press_burst({ piece: name })}</button
+            >{/if}
+        {/if}
+        <button class="act plain" onclick={() => choose({ act: "wiped", pan: pan.pan })}>{m.press_wiped()}</button>
+        <button class="act plain" onclick={() => choose(sheet.probed === pan.pan ? { act: "probe" } : { act: "probe", pan: pan.pan })}
+          >{sheet.probed === pan.pan ? m.press_probe_off() : m.press_probe()}</button
+        >
+        <button class="act plain" onclick={() => choose({ act: pan.gone ? "panBack" : "panGone", pan: pan.pan })}
+          >{pan.gone ? m.press_back() : m.press_gone()}</button
+        >
+      </Popover.Content>
+    </Popover.Portal>
+  </Popover.Root>
+{/snippet}
+
+<section class="pan" class:gone={pan.gone} aria-label={m.pan_lane({ number: pan.pan + 1 })} data-pan={pan.pan}>
+  <h2 class="flex flex-wrap justify-between gap-x-3 text-[19px] font-semibold">
+    {head}
+    <span class="font-medium text-(--mute)">
+      {#if pan.heat != null}<b class={warns ? "text-(--hot)" : "text-(--ink)"} data-testid="pan-heat">{amount(pan.heat, "°C")}</b
+        >{:else if lying}{stayWords(lying)}{/if}
+    </span>
+  </h2>
+  <p class="min-h-6 text-[16px] font-semibold text-(--hot)" role="status">
+    {pan.gone ? m.pan_is_away() : warns || (pan.wipe ? m.wipe_first() : "")}
+  </p>
+  <div class="flex flex-wrap items-center justify-center gap-3">
+    {#each pan.places as p (p.place)}
+      {@const left = p.due == null ? null : p.due - now}
+      {@const waitsFor = p.bread == null ? pan.next : null}
+      {@const press = pressOf(p)}
+      {@const key = keyOf(p.place)}
+      {@const pending = waits({ pan: pan.pan, place: p.place })}
+      <div class="grid justify-items-center gap-2.5 {alone ? 'w-full' : ''}" data-place={p.place}>
+        <div class:flash={left !== null && left <= 0}>
+          <Disc
+            dark={p.dark}
+            share={left === null || p.since == null ? 0 : 1 - left / Math.max(p.due! - p.since, 1)}
+            big={left === null ? (waitsFor && waitsFor.at > now ? countdown(waitsFor.at - now) : "·") : countdown(left)}
+            small={left === null
+              ? waitsFor
+                ? m.then_lay({ piece: pieceName(sheet, waitsFor.bread, waitsFor.number) })
+                : m.nothing_more()
+              : p.lift
+                ? m.then_lift()
+                : m.then_turn()}
+            over={left !== null && left <= 5}
+            empty={p.bread == null}
+            seed={(p.numbers[0] ?? 1) + 3}
+            {size}
+          />
+        </div>
+        <div class="flex w-full flex-wrap justify-center gap-2.5">
+          {#if press}
+            <button
+              class="act"
+              disabled={pending}
+              aria-keyshortcuts={key}
+              onclick={(e) => (e.detail > 0 && e.currentTarget.blur(), onpress(press))}
+            >
+              {#if pending}<Hourglass size={22} aria-hidden="true" /><span class="sr-only">{m.waits_for_answer()}</span>{/if}
+              {wordsOf(p)}{#if same(next, press)}<kbd>{m.space_key()}</kbd>{:else if key}<kbd>{key}</kbd>{/if}
+            </button>
+          {/if}
+          {#if alone}{@render menu()}{/if}
+        </div>
+      </div>
+    {/each}
+  </div>
+  {#if !alone}{@render menu()}{/if}
+</section>

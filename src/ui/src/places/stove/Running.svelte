@@ -1,0 +1,248 @@
+<script lang="ts">
+  import { Dialog } from "bits-ui";
+  import Bell from "@lucide/svelte/icons/bell";
+  import BellOff from "@lucide/svelte/icons/bell-off";
+  import { onMount } from "svelte";
+  import { push } from "svelte-spa-router";
+  import { MediaQuery } from "svelte/reactivity";
+  import type { PressBody, StoveTask } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { StoveScreen } from "../../stove.svelte";
+  import { breachWords, span } from "../../words/clock";
+  import { clock as hour, fromLocal, number, toLocal } from "../../words/format";
+  import { eventWords, stoveRefusal } from "../../words/stove";
+  import Belt from "./Belt.svelte";
+  import HandsNow from "./HandsNow.svelte";
+  import PanCard from "./PanCard.svelte";
+  import { bell, bellWords, stayAwake } from "./ring.svelte";
+
+  type Press = Omit<PressBody, "id" | "ago">;
+  type Shows = "all" | "pans" | "hands";
+  let { id }: { id: string } = $props();
+  const SHOWS = "ystrata.stove.shows";
+  // One service a page: another one comes with another page.
+  // svelte-ignore state_referenced_locally
+  const screen = new StoveScreen(id);
+  const view = $derived(screen.view);
+  const sheet = $derived(view?.sheet ?? null);
+  const now = $derived(screen.now);
+  let shows = $state<Shows>((localStorage.getItem(SHOWS) as Shows | null) ?? "all");
+  let history = $state(false);
+  let ask = $state(false);
+  onMount(stayAwake);
+
+  const KEYS = ["F", "G", "H", "J", "K", "L"];
+  const spots = $derived(sheet?.pans.flatMap((pan) => pan.places.map((place) => ({ pan: pan.pan, place: place.place }))) ?? []);
+  const keyOf = (pan: number) => (place: number) => KEYS[spots.findIndex((s) => s.pan === pan && s.place === place)];
+  const isBench = (t: StoveTask) => t.pan == null;
+  const tasks = $derived(sheet?.tasks ?? []);
+  const bench = $derived(tasks.find(isBench) ?? null);
+  const done = $derived(sheet?.breads.reduce((sum, b) => sum + b.done, 0) ?? 0);
+  const all = $derived(sheet?.breads.reduce((sum, b) => sum + b.pieces - b.lost, 0) ?? 0);
+  const lost = $derived(sheet?.breads.reduce((sum, b) => sum + b.lost, 0) ?? 0);
+  const phone = new MediaQuery("(max-width: 639px)");
+  const size = $derived(
+    phone.current ? (spots.length <= 1 ? 220 : 132) : spots.length <= 1 ? 290 : spots.length === 2 ? 262 : spots.length <= 4 ? 168 : 128,
+  );
+  const at = (seconds: number) => hour(new Date(Date.parse(view?.openedAt ?? "") + seconds * 1000).toISOString());
+
+  function pressOf(t: StoveTask): Press | null {
+    const piece = { bread: t.bread, number: t.number };
+    if (isBench(t)) return { act: "done", ...piece, work: t.work };
+    const spot = { pan: t.pan!, place: t.place ?? 0 };
+    const lies = sheet?.pans[t.pan!]?.places.find((p) => p.place === (t.place ?? 0));
+    if (t.work === "lay" || t.work === "fry") return { act: "laid", ...spot, ...piece };
+    return t.work === "lift" ? { act: "lifted", ...spot, ...piece } : { act: "turned", ...spot, ...piece, value: lies?.turns ?? 0 };
+  }
+  // What the pedal presses: the nearest thing this screen is there for.
+  const nearest = $derived(tasks.find((t) => shows === "all" || (shows === "hands") === isBench(t)) ?? null);
+  const next = $derived(nearest ? pressOf(nearest) : null);
+
+  // A stay that is over rings once; so does work that hands were waiting for.
+  let rung = new Set<string>();
+  $effect(() => {
+    if (!sheet) return;
+    const due = [
+      ...(shows === "hands"
+        ? []
+        : sheet.pans.flatMap((pan) =>
+            pan.places.flatMap((p) => (p.due == null ? [] : [{ key: `${pan.pan}-${p.place}-${p.numbers[0]}-${p.turns}`, at: p.due }])),
+          )),
+      ...(bench && shows !== "pans" ? [{ key: `hands-${bench.work}-${bench.bread}-${bench.number}`, at: bench.at }] : []),
+    ];
+    const over = due.filter((d) => now >= d.at && !rung.has(d.key));
+    // What was over already when the screen came does not ring for itself.
+    if (over.some((d) => now - d.at < 3)) bell.ring();
+    for (const d of over) rung.add(d.key);
+  });
+
+  const leave = () => void push("/");
+  function key(event: KeyboardEvent) {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || !sheet) return;
+    const target = event.target as HTMLElement;
+    if (target.closest("input, textarea, select, [role=dialog]")) return;
+    const spot = spots[KEYS.indexOf(event.key.toUpperCase())];
+    if (event.key === " ") {
+      if (target.closest("button, a")) return;
+      if (next) screen.press(next);
+    } else if (event.key === "Escape") leave();
+    else if (event.key.toUpperCase() === "U") {
+      const last = sheet.past.find((p) => !p.undone);
+      if (last) screen.press({ act: "undo", undoes: last.event.id });
+    } else if (event.key.toUpperCase() === "D") {
+      if (bench) screen.press(pressOf(bench)!);
+    } else if (event.key.toUpperCase() === "B") bell.toggle();
+    else if (spot) document.querySelector<HTMLElement>(`[data-pan="${spot.pan}"] [data-place="${spot.place}"] button.act`)?.click();
+    else return;
+    event.preventDefault();
+  }
+  function show(what: Shows) {
+    shows = what;
+    localStorage.setItem(SHOWS, what);
+  }
+  function setTable(text: string) {
+    const seconds = (Date.parse(fromLocal(text)) - Date.parse(view!.openedAt)) / 1000;
+    if (Number.isFinite(seconds)) screen.press({ act: "table", value: Math.max(Math.round(seconds), 0) });
+  }
+</script>
+
+<svelte:window onkeydown={key} />
+
+<div class="stove" data-testid="stove">
+  {#if screen.missing}
+    <div class="m-auto p-8 text-center">
+      <h1 class="text-title font-bold">{m.no_service()}</h1>
+      <a class="act mt-4 inline-flex" href="#/stove">{m.to_the_stoves()}</a>
+    </div>
+  {:else if view && sheet}
+    <header>
+      <h1 class="min-w-0 truncate text-[20px] font-bold">{view.name}</h1>
+      <span class="chip" data-testid="done"
+        >{m.done_of({ done, all })}{#if lost > 0}<span class="text-(--hot)">, {m.lost_count({ count: lost })}</span>{/if}</span
+      >
+      <button class="chip" data-testid="in-hand" onclick={() => (ask = true)}
+        >{m.table_is({ time: at(sheet.table) })}
+        {#if sheet.stuck}<b class="text-(--hot)">{m.stands_still()}</b>
+        {:else if sheet.inHand >= -59}<b class="text-(--leaf)"
+            >{sheet.inHand < 60 ? m.on_time() : m.in_hand({ time: span(sheet.inHand) })}</b
+          >
+        {:else}<b class="text-(--hot)">{m.late_by({ time: span(-sheet.inHand) })}</b>{/if}</button
+      >
+      <span class="flex-1 max-sm:hidden"></span>
+      {#if !screen.heard}<span class="chip !border-(--hot)" role="alert" data-testid="unheard">{m.kitchen_silent()}</span>{/if}
+      <span class="flex gap-1" role="group" aria-label={m.this_screen_shows()}>
+        {#each [["all", m.shows_all()], ["pans", m.shows_pans()], ["hands", m.shows_hands()]] as const as [what, label] (what)}
+          <button class="chip tab" aria-pressed={shows === what} onclick={() => show(what)}>{label}</button>
+        {/each}
+      </span>
+      <button class="chip tab" aria-label={bellWords()} onclick={() => bell.toggle()}
+        >{#if bell.on}<Bell size={20} aria-hidden="true" />{:else}<BellOff size={20} aria-hidden="true" />{/if}</button
+      >
+      <button class="chip tab" onclick={leave}>{m.leave_stove()} <kbd class="max-sm:hidden">Esc</kbd></button>
+    </header>
+    <div class="notices" role="status">
+      {#if screen.refused}<p class="notice">
+          {stoveRefusal[screen.refused]()}<button class="chip tab" onclick={() => (screen.refused = null)}>{m.close()}</button>
+        </p>{/if}
+      {#if sheet.open}<p class="notice" data-testid="left-open">
+          {m.left_open({ time: span(sheet.left) })}
+          <button class="chip tab" onclick={() => screen.press({ act: "table", value: sheet.table })}>{m.go_on()}</button>
+          <button class="chip tab" onclick={() => screen.press({ act: "end" })}>{m.close_service()}</button>
+        </p>{/if}
+      {#if sheet.ended}<p class="notice">
+          {m.service_closed({ done })} <a class="chip tab" href="#/log/new/{view.batchId}">{m.log_it()}</a>
+        </p>{/if}
+      {#each sheet.breaches.slice(0, 1) as b (b.code)}<p class="notice">{breachWords(b)}</p>{/each}
+    </div>
+    <div class="work shows-{shows}">
+      {#if shows !== "hands"}
+        <div class="pans" style:--columns={Math.min(sheet.pans.length, 2)}>
+          {#each sheet.pans as pan (pan.pan)}
+            <PanCard
+              {sheet}
+              {pan}
+              {now}
+              {size}
+              keyOf={keyOf(pan.pan)}
+              {next}
+              waits={(p) => screen.waits(p)}
+              onpress={(p) => screen.press(p)}
+            />
+          {/each}
+        </div>
+      {/if}
+      {#if shows !== "pans"}
+        <HandsNow
+          {sheet}
+          {now}
+          tasks={shows === "hands" ? tasks.filter(isBench) : tasks}
+          {bench}
+          {next}
+          waits={(p) => screen.waits(p)}
+          {pressOf}
+          onpress={(p) => screen.press(p)}
+          onhistory={() => (history = true)}
+        />
+      {/if}
+    </div>
+    <Belt {sheet} {now} onpress={(p) => screen.press(p)} />
+  {:else}
+    <p class="m-auto p-8">{screen.heard ? m.working_it_out() : m.kitchen_silent()}</p>
+  {/if}
+</div>
+
+{#if sheet && view}
+  <Dialog.Root bind:open={history}>
+    <Dialog.Portal to="main">
+      <Dialog.Overlay class="fixed inset-0 z-40 bg-black/60" />
+      <Dialog.Content class="stove-menu fixed inset-x-4 top-16 z-50 mx-auto max-h-[80vh] max-w-2xl overflow-y-auto">
+        <Dialog.Title class="text-[22px] font-bold">{m.pressed_so_far()}</Dialog.Title>
+        {#each sheet.past as past (past.event.id)}
+          <div class="flex items-center justify-between gap-3 text-[17px]">
+            <span class:line-through={past.undone}>{at(past.event.at)} · {eventWords(sheet, past.event)}</span>
+            {#if !past.undone}<button class="act plain" onclick={() => screen.press({ act: "undo", undoes: past.event.id })}
+                >{m.undo()}</button
+              >{/if}
+          </div>
+        {/each}
+        <Dialog.Close class="act plain">{m.close()}</Dialog.Close>
+      </Dialog.Content>
+    </Dialog.Portal>
+  </Dialog.Root>
+  <Dialog.Root bind:open={ask}>
+    <Dialog.Portal to="main">
+      <Dialog.Overlay class="fixed inset-0 z-40 bg-black/60" />
+      <Dialog.Content class="stove-menu fixed inset-x-4 top-16 z-50 mx-auto max-w-lg">
+        <Dialog.Title class="text-[22px] font-bold">{m.service_settings()}</Dialog.Title>
+        <label class="grid gap-1 text-[17px]"
+          >{m.table_time()}
+          <input
+            type="datetime-local"
+            class="field !min-h-16 !text-[20px]"
+            value={toLocal(new Date(Date.parse(view.openedAt) + sheet.table * 1000).toISOString())}
+            onchange={(e) => setTable(e.currentTarget.value)}
+          />
+        </label>
+        <div class="flex items-center justify-between gap-3 text-[17px]">
+          <span>{m.hands_at_work({ count: number(sheet.people, 0) })}</span>
+          <span class="flex gap-2.5">
+            <button
+              class="act plain"
+              disabled={sheet.people <= 0}
+              aria-label={m.one_hand_less()}
+              onclick={() => screen.press({ act: "hands", value: sheet.people - 1 })}>−</button
+            >
+            <button
+              class="act plain"
+              disabled={sheet.people >= 12}
+              aria-label={m.one_hand_more()}
+              onclick={() => screen.press({ act: "hands", value: sheet.people + 1 })}>+</button
+            >
+          </span>
+        </div>
+        <button class="act plain" onclick={() => ((ask = false), screen.press({ act: "end" }))}>{m.close_service()}</button>
+        <Dialog.Close class="act plain">{m.close()}</Dialog.Close>
+      </Dialog.Content>
+    </Dialog.Portal>
+  </Dialog.Root>
+{/if}

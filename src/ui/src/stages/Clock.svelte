@@ -1,0 +1,21 @@
+<script lang="ts">
+  import { onDestroy } from "svelte";
+  import { batch } from "../batch.svelte";
+  import { m } from "../paraglide/messages";
+  import BenchTabs from "../parts/BenchTabs.svelte";
+  import Hands from "./fold/Hands.svelte";
+  import Kitchen from "./clock/Kitchen.svelte";
+  import Timetable from "./clock/Timetable.svelte";
+  import type { StageProps } from "./props";
+
+  let { spec, sheet }: StageProps = $props();
+  batch.wide = true;
+  onDestroy(() => (batch.wide = false));
+  const tabs = [
+    { value: "timetable", label: m.tab_timetable(), part: Timetable },
+    { value: "kitchen", label: m.tab_kitchen(), part: Kitchen },
+    { value: "times", label: m.tab_step_times(), part: Hands },
+  ];
+</script>
+
+<BenchTabs label={m.clock_parts()} {tabs} {spec} {sheet} onopen={() => (batch.wide = true)} />

@@ -1,0 +1,131 @@
+<script lang="ts">
+  import Plus from "@lucide/svelte/icons/plus";
+  import X from "@lucide/svelte/icons/x";
+  import { onMount } from "svelte";
+  import { api } from "../../api/client";
+  import { larder } from "../../api/larder.svelte";
+  import type { Ahead, BreadView, ClockSpec } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import Choice from "../../parts/Choice.svelte";
+  import Dial from "../../parts/Dial.svelte";
+  import { say } from "../../words/refusals";
+  import type { StageProps } from "../props";
+  import { clockOf } from "./spec";
+
+  /** Who and what there is: hands, pans, room; what is made ahead, and what else is cooked. */
+  let { spec }: StageProps = $props();
+  const clock = $derived(clockOf(spec));
+  const put = (change: Partial<ClockSpec>) => (spec.clock = { ...clock, ...change });
+  const beside = $derived(clock.beside ?? []);
+  let breads = $state.raw<BreadView[]>([]);
+  onMount(async () => {
+    const { data } = await api.GET("/api/breads");
+    breads = data ?? [];
+  });
+  const MOST_BESIDE = 4;
+  const ahead: { value: Ahead; label: string }[] = [
+    { value: "none", label: m.ahead_none() },
+    { value: "fridge", label: m.ahead_fridge() },
+    { value: "freezer", label: m.ahead_freezer() },
+  ];
+  const dials = [
+    { key: "people", label: m.clock_people(), to: 6 },
+    { key: "pans", label: m.clock_pans(), to: 6 },
+    { key: "places", label: m.clock_places(), to: 6 },
+    { key: "rollAhead", label: m.clock_roll_ahead(), to: 12 },
+    { key: "openBalls", label: m.clock_open_balls(), to: 24 },
+    { key: "bench", label: m.clock_bench(), to: 120 },
+  ] as const;
+  const free = $derived(breads.filter((b) => b.id !== batch.breadId && !beside.some((x) => x.bread === b.id)));
+  const counts = $derived(larder.limit("clock.beside[].pieces"));
+  function setPieces(i: number, text: string) {
+    const pieces = Number(text);
+    if (text.trim() && Number.isInteger(pieces))
+      batch.change(() => put({ beside: beside.map((b, k) => (k === i ? { ...b, pieces } : b)) }));
+  }
+</script>
+
+<div class="grid gap-x-8 gap-y-3 lg:grid-cols-2">
+  <div class="grid content-start gap-x-6 gap-y-1 sm:grid-cols-2">
+    {#each dials as { key, label, to } (key)}
+      <Dial
+        {label}
+        field="clock.{key}"
+        value={clock[key]}
+        step={1}
+        unit=""
+        places={0}
+        from={1}
+        {to}
+        onchange={(v) => put({ [key]: Math.round(v) })}
+      />
+    {/each}
+  </div>
+  <div class="grid content-start gap-3">
+    <Choice label={m.made_ahead()} value={clock.ahead} options={ahead} onchange={(v) => put({ ahead: v })} />
+    <p class="text-[14px] text-mute">
+      {clock.ahead === "none" ? m.ahead_none_how() : clock.ahead === "fridge" ? m.ahead_fridge_how() : m.ahead_freezer_how()}
+    </p>
+    <label class="flex min-h-11 items-center gap-2.5">
+      <input
+        type="checkbox"
+        class="size-6 accent-rim"
+        checked={clock.covered}
+        onchange={(e) => {
+          const covered = e.currentTarget.checked;
+          batch.change(() => put({ covered }));
+        }}
+      />{m.covered_wait()}
+    </label>
+    <section aria-labelledby="beside-head">
+      <h2 id="beside-head" class="text-[16px] font-bold">{m.beside()}</h2>
+      <p class="text-[14px] text-mute">{m.beside_how()}</p>
+      <ul class="mt-1 grid gap-1.5" data-testid="beside">
+        {#each beside as other, i (other.bread)}
+          {@const refusal = batch.refusalOf(`clock.beside[${i}].pieces`, `clock.beside[${i}].bread`)}
+          {@const name = breads.find((b) => b.id === other.bread)?.name ?? m.bread_gone()}
+          <li>
+            <div class="flex items-center gap-2">
+              <span class="min-w-0 flex-1 truncate font-semibold">{name}</span>
+              <input
+                class="field w-20 text-end"
+                inputmode="numeric"
+                maxlength="6"
+                aria-label={m.pieces_of_bread({ name })}
+                value={other.pieces}
+                aria-invalid={refusal ? "true" : undefined}
+                oninput={(e) => setPieces(i, e.currentTarget.value)}
+              />
+              <button
+                class="button plain !px-2.5"
+                aria-label={m.without({ name })}
+                onclick={() => batch.change(() => put({ beside: beside.filter((_, k) => k !== i) }))}
+                ><X size={18} aria-hidden="true" /></button
+              >
+            </div>
+            {#if refusal}<p class="refusal">{say({ ...counts, ...refusal })}</p>{/if}
+          </li>
+        {/each}
+      </ul>
+      {#if beside.length < MOST_BESIDE && free.length > 0}
+        <label class="mt-1.5 flex items-center gap-2"
+          ><Plus size={18} class="text-rim" aria-hidden="true" />
+          <select
+            class="field min-w-0 flex-1"
+            aria-label={m.add_beside()}
+            value=""
+            onchange={(e) => {
+              const bread = e.currentTarget.value;
+              e.currentTarget.value = "";
+              if (bread) batch.change(() => put({ beside: [...beside, { bread, pieces: 12 }] }));
+            }}
+          >
+            <option value="">{m.add_beside()}</option>
+            {#each free as bread (bread.id)}<option value={bread.id}>{bread.name}</option>{/each}
+          </select>
+        </label>
+      {/if}
+    </section>
+  </div>
+</div>

@@ -1,0 +1,127 @@
+<script lang="ts">
+  import CalendarClock from "@lucide/svelte/icons/calendar-clock";
+  import Flame from "@lucide/svelte/icons/flame";
+  import Printer from "@lucide/svelte/icons/printer";
+  import { push } from "svelte-spa-router";
+  import { api } from "../../api/client";
+  import type { ClockBy, ClockSpec, PieceLife } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import Choice from "../../parts/Choice.svelte";
+  import Figure from "../../parts/Figure.svelte";
+  import { toaster } from "../../toast.svelte";
+  import { breachWords, hourOf, lifeWords, span } from "../../words/clock";
+  import { day, fromLocal, number, toLocal } from "../../words/format";
+  import type { StageProps } from "../props";
+  import { clockOf } from "./spec";
+  import Lanes from "./Lanes.svelte";
+  import WhatIfs from "./WhatIfs.svelte";
+
+  let { spec, sheet }: StageProps = $props();
+  const view = $derived(batch.clock);
+  const clock = $derived(clockOf(spec));
+  const report = $derived(view?.sheet.report);
+  let close = $state(false);
+  let picked = $state.raw<PieceLife | null>(null);
+  // After another plan the same piece is followed on.
+  const followed = $derived(
+    picked ? (view?.sheet.pieces.find((p) => p.bread === picked!.bread && p.number === picked!.number) ?? null) : null,
+  );
+  const by: { value: ClockBy; label: string }[] = [
+    { value: "table", label: m.by_table() },
+    { value: "start", label: m.by_start() },
+    { value: "soonest", label: m.by_soonest() },
+  ];
+  const put = (change: Partial<ClockSpec>) => (spec.clock = { ...clock, ...change });
+
+  function move(minutes: number) {
+    batch.change(() => (batch.madeFor = new Date(Date.parse(batch.madeFor) + minutes * 60_000).toISOString()));
+  }
+  // A field for day and time is empty while it is being typed in: that is no time yet.
+  function setTime(text: string) {
+    if (text && !Number.isNaN(Date.parse(text))) batch.change(() => (batch.madeFor = fromLocal(text)));
+  }
+
+  async function kept(): Promise<string | null> {
+    if (await batch.keep()) return batch.id;
+    toaster.say(m.not_kept_no_stove());
+    return null;
+  }
+  async function toTheStove() {
+    const batchId = await kept();
+    if (!batchId) return;
+    const { data } = await api.POST("/api/services", { body: { batchId } });
+    if (data) await push(`/stove/${data.id}`);
+    else toaster.say(m.stove_not_begun());
+  }
+  async function calendar(alarms: boolean) {
+    const id = await kept();
+    if (!id) return;
+    const link = document.createElement("a");
+    link.href = `/api/batches/${id}/timetable.ics?alarms=${alarms}`;
+    link.download = "";
+    link.click();
+  }
+</script>
+
+<div class="grid gap-3">
+  <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+    <div class="w-full sm:w-[330px]"><Choice label={m.clock_by()} value={clock.by} options={by} onchange={(v) => put({ by: v })} /></div>
+    {#if clock.by !== "soonest"}
+      <label class="grid gap-1 leading-tight"
+        >{clock.by === "table" ? m.table_time() : m.start_time()}
+        <input type="datetime-local" class="field" value={toLocal(batch.madeFor)} onchange={(e) => setTime(e.currentTarget.value)} />
+      </label>
+    {/if}
+    {#if view && report}
+      <dl class="flex flex-wrap gap-x-5" data-testid="clock-figures">
+        <Figure
+          label={m.begin_at()}
+          value={`${hourOf(view, 0)}${day(view.zero) === day(view.table) ? "" : `, ${day(view.zero)}`}`}
+          tone={report.breaches.some((b) => b.code === "late") ? "bad" : ""}
+        />
+        <Figure label={m.oldest_piece()} value={span(report.oldest)} />
+        <Figure label={m.pieces_an_hour()} value={number(report.perHour, 0)} />
+      </dl>
+    {/if}
+  </div>
+
+  {#if view && report}
+    {#if report.breaches.length > 0}
+      <ul class="grid gap-1" data-testid="breaches">
+        {#each report.breaches as b, i (i)}
+          <li class="refusal !text-[15px] font-semibold" data-breach={b.code}>
+            {breachWords(b)}{view.names.length > 1 && b.bread != null ? ` (${view.names[b.bread]})` : ""}
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    <div class="overflow-x-auto">
+      <div class="min-w-[560px]">
+        <Lanes {view} {close} picked={followed} onpick={(p) => (picked = p)} ontable={clock.by === "table" ? move : undefined} />
+      </div>
+    </div>
+    <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+      <p class="min-h-6 text-[14px]" data-testid="life" aria-live="polite">
+        {#if followed}<b>{m.piece_number({ number: followed.number })}{view.names.length > 1 ? ` · ${view.names[followed.bread]}` : ""}</b>
+          · {lifeWords(view, followed)}{:else}<span class="text-mute">{m.follow_how()}</span>{/if}
+      </p>
+      <span class="flex flex-wrap gap-1">
+        <button class="button plain" aria-pressed={close} onclick={() => (close = !close)}
+          >{close ? m.show_whole() : m.show_roasting()}</button
+        >
+        <button class="button plain" onclick={() => void calendar(true)}
+          ><CalendarClock size={17} aria-hidden="true" />{m.alarms_file()}</button
+        >
+        <button class="button plain" onclick={() => void calendar(false)}
+          ><CalendarClock size={17} aria-hidden="true" />{m.service_file()}</button
+        >
+        <a class="button plain" href="#/timetable"><Printer size={17} aria-hidden="true" />{m.print_timetable()}</a>
+        <button class="button strong" onclick={() => void toTheStove()}><Flame size={18} aria-hidden="true" />{m.to_the_stove()}</button>
+      </span>
+    </div>
+    <WhatIfs {spec} {sheet} {view} />
+  {:else}
+    <p class="p-6 text-mute">{m.working_it_out()}</p>
+  {/if}
+</div>

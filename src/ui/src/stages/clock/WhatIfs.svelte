@@ -1,0 +1,85 @@
+<script lang="ts">
+  import Check from "@lucide/svelte/icons/check";
+  import { api } from "../../api/client";
+  import type { ClockView, WhatIfSheet } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import { toaster } from "../../toast.svelte";
+  import { buys, span, whatIfName } from "../../words/clock";
+  import { amount } from "../../words/format";
+  import type { StageProps } from "../props";
+  import { clockOf } from "./spec";
+
+  /** What holds the service up, and what a change would buy: each one planned. */
+  let { spec, view }: StageProps & { view: ClockView } = $props();
+  let all = $state.raw<WhatIfSheet[]>([]);
+  let asked = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const AFTER_MS = 350;
+  const report = $derived(view.sheet.report);
+  const forwards = $derived(clockOf(spec).by !== "table");
+  const late = $derived(report.breaches.some((b) => b.code === "late" || b.code === "tableGone"));
+
+  // Asked once the hand rests: every one of them is a plan of its own.
+  $effect(() => {
+    void view;
+    clearTimeout(timer);
+    timer = setTimeout(() => void ask(), AFTER_MS);
+    return () => clearTimeout(timer);
+  });
+  async function ask() {
+    const turn = ++asked;
+    const body = { name: batch.name, spec: $state.snapshot(spec), madeFor: batch.madeFor };
+    const { data } = await api.POST("/api/clock/what-ifs", { body }).catch(() => ({ data: undefined }));
+    if (data && turn === asked) all = data;
+  }
+
+  function take(what: WhatIfSheet) {
+    const { clock, pan, rest, sheet, roll } = spec;
+    const before = $state.snapshot({ clock, pan, rest, sheet, roll });
+    batch.change(() => {
+      if (what.clock) spec.clock = what.clock;
+      if (what.what === "frozenRounds") spec.pan.frozen = true;
+      if (what.roasting) spec.pan.roasting = what.roasting;
+      if (what.what === "shorterRests")
+        for (const { rest, bounds, bread } of view.sheet.rests) {
+          if (bread > 0) continue;
+          if (rest === "dough") spec.rest.time = bounds.least;
+          else if (rest === "balls") spec.sheet.rest = bounds.least;
+          else if (rest === "folded") spec.roll.rest = bounds.least;
+        }
+    });
+    toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
+  }
+</script>
+
+<section aria-labelledby="what-ifs-head">
+  <h2 id="what-ifs-head" class="text-[16px] font-bold" data-testid="bottleneck">
+    {report.bottleneck === "hands"
+      ? m.held_by_hands({ hands: amount(report.handsEach, "s"), pans: amount(report.panEach, "s") })
+      : report.bottleneck === "pans"
+        ? m.held_by_pans({ hands: amount(report.handsEach, "s"), pans: amount(report.panEach, "s") })
+        : m.held_by_rests({ chain: span(report.chain) })}
+  </h2>
+  <p class="text-[14px] leading-tight text-mute">
+    {m.bound_says({ bound: span(report.bound), lead: span(view.sheet.lead), idle: amount(Math.round(report.panIdle), "%") })}
+  </p>
+  <ul class="mt-1 grid gap-x-6 sm:grid-cols-2 xl:grid-cols-3" data-testid="what-ifs">
+    {#each all as w (w.what)}
+      <li class="flex min-h-11 items-center justify-between gap-3 border-t border-line py-0.5" data-what={w.what}>
+        <span class="leading-tight"
+          ><b>{whatIfName[w.what]()}</b>
+          {#if late && w.enough}<span class="inline-flex items-center gap-1 font-semibold text-leaf"
+              ><Check size={15} aria-hidden="true" />{m.would_do()}</span
+            >{/if}
+          <span class="block text-[14px] text-mute">{buys(w, forwards).join(", ")} · {m.an_hour({ count: w.perHour })}</span></span
+        >
+        <button
+          class="button plain !px-2.5 whitespace-nowrap"
+          onclick={() => take(w)}
+          aria-label={m.take_what_if({ what: whatIfName[w.what]() })}>{m.take_it()}</button
+        >
+      </li>
+    {/each}
+  </ul>
+</section>
