@@ -56,6 +56,78 @@ public sealed class DurabilityTests : IDisposable
     }
 
     [Fact]
+    public async Task A_running_service_goes_on_from_the_true_time_after_kill_9()
+    {
+        var shift = Path.Combine(folder, "shift");
+        var (server, address) = await Start("--shift", shift);
+        using var client = new HttpClient { BaseAddress = address };
+        var spec = WebKitchen.Squares() with { Start = Core.StartSpec.Of(6), Clock = new(Pans: 2, By: Core.ClockBy.Soonest) };
+        using var batch = await client.PostAsJsonAsync("/api/batches", new BatchBody(null, "Squares", spec, DateTimeOffset.UtcNow), SpecJson.Options);
+        using var begun = await client.PostAsJsonAsync("/api/services", new { batchId = (string)(await batch.Content.ReadFromJsonAsync<JsonNode>())!["id"]! });
+        var id = (string)(await begun.Content.ReadFromJsonAsync<JsonNode>())!["id"]!;
+
+        // One screen presses until the server is gone; what was answered must be there.
+        var counted = new List<string>();
+        var presses = Task.Run(async () =>
+        {
+            try
+            {
+                for (var number = 1; ; number = number % 6 + 1)
+                {
+                    foreach (var act in new[] { "laid", "turned", "lifted" })
+                    {
+                        var press = Guid.NewGuid();
+                        using var answer = await client.PostAsJsonAsync($"/api/services/{id}/events", new { id = press, act, pan = number % 2, bread = 0, number });
+                        if ((bool?)(await answer.Content.ReadFromJsonAsync<JsonNode>())!["counted"] == true)
+                        {
+                            lock (counted)
+                            {
+                                counted.Add(act + number);
+                            }
+                        }
+                    }
+
+                    using var late = await client.PostAsJsonAsync($"/api/services/{id}/events", new { id = Guid.NewGuid(), act = "late", value = 1 });
+                }
+            }
+            catch (HttpRequestException)
+            {
+                // Cut off in the middle of a press: that one was never answered.
+            }
+        });
+        while (true)
+        {
+            lock (counted)
+            {
+                if (counted.Count >= 10)
+                {
+                    break;
+                }
+            }
+
+            await Task.Yield();
+        }
+
+        server.Kill();
+        await presses;
+        await server.WaitForExitAsync();
+        // An hour passes with the lights out.
+        await File.WriteAllTextAsync(shift, "3600");
+
+        var (_, there) = await Start("--shift", shift);
+        using var again = new HttpClient { BaseAddress = there };
+        var open = (await again.GetFromJsonAsync<JsonArray>("/api/services"))!.Single();
+        var sheet = (await again.GetFromJsonAsync<JsonNode>($"/api/services/{id}"))!["sheet"]!;
+        var belt = sheet["breads"]![0]!["belt"]!.AsArray().ToDictionary(p => (int)p!["number"]!, p => (string)p!["at"]!);
+
+        Assert.Equal(id, (string)open!["id"]!);
+        Assert.InRange((double)sheet["now"]!, 3600, 3900);
+        Assert.All(counted.Where(c => c.StartsWith("lifted", StringComparison.Ordinal)), c => Assert.Equal("hot", belt[c[^1] - '0']));
+        var last = counted.Last(c => !c.StartsWith("late", StringComparison.Ordinal));
+        Assert.Contains(belt[last[^1] - '0'], last.StartsWith("lifted", StringComparison.Ordinal) ? ["hot"] : new[] { "onPan", "hot" });
+    }
+
+    [Fact]
     public async Task A_body_over_a_megabyte_is_refused_before_it_is_read()
     {
         var (_, address) = await Start();
@@ -105,13 +177,15 @@ public sealed class DurabilityTests : IDisposable
         }
     }
 
-    private async Task<(Process Server, Uri Address)> Start()
+    private async Task<(Process Server, Uri Address)> Start(params string[] more)
     {
-        var server = Process.Start(new ProcessStartInfo("dotnet")
+        var info = new ProcessStartInfo("dotnet")
         {
             ArgumentList = { typeof(Program).Assembly.Location, "--urls", "http://127.0.0.1:0", "--data", folder },
             RedirectStandardOutput = true,
-        })!;
+        };
+        Array.ForEach(more, info.ArgumentList.Add);
+        var server = Process.Start(info)!;
         started.Add(server);
         while (await server.StandardOutput.ReadLineAsync() is { } line)
         {

@@ -4,7 +4,6 @@
   import { untrack } from "svelte";
   import { MediaQuery } from "svelte/reactivity";
   import { api } from "../api/client";
-  import type { Stage } from "../api/types";
   import { batch, type Stratum } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import Watch from "../parts/Watch.svelte";

@@ -23,18 +23,18 @@
   const place = (h: HandSlot) => (h.pan == null ? m.hands_lane({ number: h.person + 1 }) : m.pan_lane({ number: h.pan + 1 }));
   // What follows each other of the same kind is one line: fold 1 to 6.
   function linesOf(slots: HandSlot[]): Line[] {
-    const open = new Map<string, Line>();
+    const open: Record<string, Line> = {};
     const lines: Line[] = [];
     for (const h of slots.filter((s) => s.parts.length > 0 && (s.pan == null || s.work === "lay" || s.work === "fry"))) {
       const key = `${place(h)}-${h.work}-${h.bread}`;
       const [from, to] = [h.parts[0]!.from, h.parts.at(-1)!.to];
-      const last = open.get(place(h));
+      const last = open[place(h)];
       if (last?.key === key && from - last.to < 600) {
         last.to = Math.max(last.to, to);
         last.last = Math.max(last.last, h.number);
       } else {
         const line = { from, to, who: place(h), what: workName[h.work](), first: h.number, last: h.number, bread: h.bread, key };
-        open.set(place(h), line);
+        open[place(h)] = line;
         lines.push(line);
       }
     }

@@ -59,7 +59,7 @@
   const next = $derived(nearest ? pressOf(nearest) : null);
 
   // A stay that is over rings once; so does work that hands were waiting for.
-  let rung = new Set<string>();
+  const rung: Record<string, true> = {};
   $effect(() => {
     if (!sheet) return;
     const due = [
@@ -70,10 +70,10 @@
           )),
       ...(bench && shows !== "pans" ? [{ key: `hands-${bench.work}-${bench.bread}-${bench.number}`, at: bench.at }] : []),
     ];
-    const over = due.filter((d) => now >= d.at && !rung.has(d.key));
+    const over = due.filter((d) => now >= d.at && !rung[d.key]);
     // What was over already when the screen came does not ring for itself.
     if (over.some((d) => now - d.at < 3)) bell.ring();
-    for (const d of over) rung.add(d.key);
+    for (const d of over) rung[d.key] = true;
   });
 
   const leave = () => void push("/");

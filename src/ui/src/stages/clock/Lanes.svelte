@@ -100,7 +100,6 @@
 </script>
 
 <div class="min-w-0" bind:clientWidth={width} class:opacity-50={over}>
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <svg
     {width}
     {height}
@@ -125,7 +124,7 @@
         >{/if}
     {/each}
     {#each axis.filter((p) => p.rest) as p (p.from)}
-      <rect x={p.x} y={top - 4} width={p.width} height={restY - top} fill="url(#{'rest-hatch'})" />
+      <rect x={p.x} y={top - 4} width={p.width} height={restY - top} fill="url(#rest-hatch)" />
       <text x={p.x + p.width / 2} y={12} text-anchor="middle" class="fill-mute text-[13px] font-semibold">{span(p.to - p.from)}</text>
     {/each}
     <defs>
