@@ -24,12 +24,20 @@ const dials: [stage: string, label: string, range: string, part?: string][] = [
   ["Pan", "Pieces on it at once", "From 1 to 12.", "Pan and probe"],
   ["Pan", "Fat on each side", "From 0 g to 60 g.", "Fat, finish, hold"],
   ["Pan", "From pan to table", "From 0 min to 240 min.", "Fat, finish, hold"],
+  ["Clock", "Pairs of hands", "From 1 to 12.", "Hands and pans"],
+  ["Clock", "Pans", "From 1 to 12.", "Hands and pans"],
+  ["Clock", "Places on each pan", "From 1 to 12.", "Hands and pans"],
+  ["Clock", "Rolled ahead", "From 1 to 24.", "Hands and pans"],
+  ["Clock", "Balls open at once", "From 1 to 60.", "Hands and pans"],
+  ["Clock", "Folded pieces the bench holds", "From 1 to 500.", "Hands and pans"],
 ];
 
 for (const stage of new Set(dials.map(([stage]) => stage))) {
   test(`${stage}: what cannot be is said in words, and what was typed stays`, async ({ bench, page }) => {
     await bench.pick("Night-crew squares");
     await bench.open(stage);
+    // The clock answers last.
+    await expect(bench.stratum("clock")).toContainText("hot");
     const figures = await page.locator("[data-figures]").allInnerTexts();
 
     for (const [, label, range, part] of dials.filter(([s]) => s === stage)) {

@@ -149,7 +149,7 @@ test("a batter is a school of its own, with a ladle for a bench", async ({ bench
   await bench.set("Flour at hand", "500");
   await expect(page.getByTestId("makes")).toContainText(/10 × 1\d\d g/);
   await page.getByRole("radio", { name: "Medium" }).click();
-  await expect(page.locator("[data-stage]")).toHaveCount(8);
+  await expect(page.locator("[data-stage]")).toHaveCount(9);
   await expect(page.getByTestId("feels")).toHaveText("a batter");
 });
 

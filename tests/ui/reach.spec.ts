@@ -4,7 +4,7 @@ import { type Bench, expect, test } from "./kitchen";
 
 test.use({ sharesKitchen: true });
 
-const changesWithWidth = /shelf|log|larder|Dough|Fold|puree|card/;
+const changesWithWidth = /shelf|log|larder|Dough|Fold|puree|card|stove|Timetable/;
 
 const larder = (page: Page) => page.goto(`${new URL(page.url()).origin}/#/larder`);
 const bread = async (page: Page, what: string) => {
@@ -89,6 +89,39 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
       await bench.pick("Quay radish rounds");
       await bench.open("Filling");
       await page.locator('[data-step="0-1"]').click();
+    },
+  ],
+  ...["Timetable", "Hands and pans", "Step times"].map((tab): [string, (bench: Bench, page: Page) => Promise<unknown>] => [
+    `${tab} on the bench of Clock`,
+    async (bench, page) => {
+      await bench.pick("First-ferry squares");
+      await bench.open("Clock");
+      await page.getByRole("tab", { name: tab, exact: true }).click();
+      if (tab === "Timetable") await page.getByTestId("what-ifs").getByRole("listitem").first().waitFor();
+    },
+  ]),
+  [
+    "the printed timetable",
+    async (bench, page) => {
+      await bench.pick("First-ferry squares");
+      await bench.open("Clock");
+      await page.getByRole("link", { name: "Print" }).click();
+      await page.getByRole("row").nth(4).waitFor();
+    },
+  ],
+  [
+    "the stove with nothing on it",
+    async (_, page) => page.goto(`${new URL(page.url()).origin}/#/stove`).then(() => page.getByTestId("to-begin").waitFor()),
+  ],
+  [
+    "a running stove",
+    async (bench, page) => {
+      await bench.pick("First-ferry squares");
+      await bench.open("Clock");
+      await page.getByRole("button", { name: "To the stove" }).click();
+      await page.getByTestId("belt").waitFor();
+      await page.getByRole("button", { name: /^Lay 1/ }).click();
+      await page.getByRole("button", { name: /^Turn/ }).waitFor();
     },
   ],
   ["the ladle", async (bench) => bench.pick("Leek pours").then(() => bench.open("Ladle"))],

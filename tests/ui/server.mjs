@@ -21,10 +21,14 @@ export const chromiumPath = "/usr/bin/chromium";
 
 /** A server over a data folder; by default over a new demo kitchen on any free port. */
 export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0 } = {}) {
-  const server = spawn("dotnet", ["Ystrata.Web.dll", "--urls", `http://127.0.0.1:${port}`, "--data", data, "--demo", String(demo), "--shift", join(data, "shift")], {
-    cwd: app,
-    stdio: ["ignore", "pipe", "inherit"],
-  });
+  const server = spawn(
+    "dotnet",
+    ["Ystrata.Web.dll", "--urls", `http://127.0.0.1:${port}`, "--data", data, "--demo", String(demo), "--shift", join(data, "shift")],
+    {
+      cwd: app,
+      stdio: ["ignore", "pipe", "inherit"],
+    },
+  );
   const ended = new Promise((resolve) => server.once("exit", resolve));
   const address = await new Promise((resolve, reject) => {
     ended.then((code) => reject(new Error(`the server ended with ${code}`)));

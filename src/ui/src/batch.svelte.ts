@@ -74,6 +74,8 @@ class Batch {
 
   private planning = $state(false);
   private clocking = false;
+  /** What the newest sheet was worked out of: only what can be planned is put on the clock. */
+  private planned: BatchSpec | null = null;
   private clockTimer: ReturnType<typeof setTimeout> | undefined;
   private planAgain = false;
   private saving: Promise<void> | null = null;
@@ -155,6 +157,7 @@ class Batch {
     this.shown = null;
     this.sheet = null;
     this.clock = null;
+    this.planned = null;
     this.unworkable = [];
     this.unkeepable = [];
     void this.plan();
@@ -175,6 +178,7 @@ class Batch {
         if (this.planAgain) continue;
         if (data) {
           this.sheet = data;
+          this.planned = spec;
           this.clockSoon();
         }
         this.unworkable = data ? [] : refusalsOf(error);
@@ -193,7 +197,7 @@ class Batch {
 
   // What is asked while an answer is on its way is asked again after it.
   private async plotClock(): Promise<void> {
-    const spec = $state.snapshot(this.spec);
+    const spec = this.planned;
     if (!spec || this.clocking) return this.clocking ? this.clockSoon() : undefined;
     this.clocking = true;
     try {

@@ -28,13 +28,13 @@
     for (const h of slots.filter((s) => s.parts.length > 0 && (s.pan == null || s.work === "lay" || s.work === "fry"))) {
       const key = `${place(h)}-${h.work}-${h.bread}`;
       const [from, to] = [h.parts[0]!.from, h.parts.at(-1)!.to];
-      const last = open[place(h)];
-      if (last?.key === key && from - last.to < 600) {
+      const last = open[key];
+      if (last && from - last.to < 600) {
         last.to = Math.max(last.to, to);
         last.last = Math.max(last.last, h.number);
       } else {
         const line = { from, to, who: place(h), what: workName[h.work](), first: h.number, last: h.number, bread: h.bread, key };
-        open[place(h)] = line;
+        open[key] = line;
         lines.push(line);
       }
     }

@@ -15,11 +15,13 @@
     bench: StoveTask | null;
     next: Press | null;
     waits: (part: Partial<Press>) => boolean;
+    /** False for a moment after it changed under the finger. */
+    settled: (press: Press) => boolean;
     pressOf: (task: StoveTask) => Press | null;
     onpress: (press: Press) => void;
     onhistory: () => void;
   }
-  let { sheet, now, tasks, bench, next, waits, pressOf, onpress, onhistory }: Props = $props();
+  let { sheet, now, tasks, bench, next, waits, settled, pressOf, onpress, onhistory }: Props = $props();
   const after = $derived(tasks.filter((t) => t !== bench).slice(0, 5));
   const last = $derived(sheet.past.find((p) => !p.undone));
   const press = $derived(bench ? pressOf(bench) : null);
@@ -46,7 +48,11 @@
     </p>
     <div class="mt-2 flex gap-2.5">
       {#if press}
-        <button class="act flex-1" disabled={pending} onclick={(e) => (e.detail > 0 && e.currentTarget.blur(), onpress(press))}>
+        <button
+          class="act flex-1"
+          disabled={pending || !settled(press)}
+          onclick={(e) => (e.detail > 0 && e.currentTarget.blur(), onpress(press))}
+        >
           {#if pending}<Hourglass size={22} aria-hidden="true" /><span class="sr-only">{m.waits_for_answer()}</span
             >{/if}{m.press_done()}<kbd>{mine ? m.space_key() : "D"}</kbd>
         </button>

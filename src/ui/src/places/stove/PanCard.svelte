@@ -18,9 +18,11 @@
     /** What the space bar would press now. */
     next: Press | null;
     waits: (part: Partial<Press>) => boolean;
+    /** False for a moment after it changed under the finger. */
+    settled: (press: Press) => boolean;
     onpress: (press: Press) => void;
   }
-  let { sheet, pan, now, size, keyOf, next, waits, onpress }: Props = $props();
+  let { sheet, pan, now, size, keyOf, next, waits, settled, onpress }: Props = $props();
   let more = $state(false);
 
   const lying = $derived(pan.places.find((p) => p.bread != null));
@@ -124,7 +126,7 @@
           {#if press}
             <button
               class="act"
-              disabled={pending}
+              disabled={pending || !settled(press)}
               aria-keyshortcuts={key}
               onclick={(e) => (e.detail > 0 && e.currentTarget.blur(), onpress(press))}
             >

@@ -76,6 +76,29 @@
     for (const d of over) rung[d.key] = true;
   });
 
+  // What changed under the finger, by this screen or another, takes no press for a moment: nobody meant it.
+  const SETTLES_MS = 300;
+  let unsettled = $state<Record<string, boolean>>({});
+  const last: Record<string, string> = {};
+  const keyOfSpot = (pan: number, place: number) => `${pan}-${place}`;
+  $effect(() => {
+    if (!sheet) return;
+    const now = [
+      ...sheet.pans.flatMap((pan) =>
+        pan.places.map((p) => [keyOfSpot(pan.pan, p.place), `${p.bread}-${p.numbers[0] ?? pan.next?.number}-${p.turns}`] as const),
+      ),
+      ["hands", bench ? `${bench.work}-${bench.bread}-${bench.number}-${bench.chore}` : ""] as const,
+    ];
+    for (const [key, signature] of now) {
+      if (last[key] !== undefined && last[key] !== signature) {
+        unsettled[key] = true;
+        setTimeout(() => (unsettled[key] = false), SETTLES_MS);
+      }
+      last[key] = signature;
+    }
+  });
+  const settled = (p: Press) => !unsettled[p.pan == null ? "hands" : keyOfSpot(p.pan, p.place ?? 0)];
+
   const leave = () => void push("/");
   function key(event: KeyboardEvent) {
     if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || !sheet) return;
@@ -84,13 +107,13 @@
     const spot = spots[KEYS.indexOf(event.key.toUpperCase())];
     if (event.key === " ") {
       if (target.closest("button, a")) return;
-      if (next) screen.press(next);
+      if (next && settled(next)) screen.press(next);
     } else if (event.key === "Escape") leave();
     else if (event.key.toUpperCase() === "U") {
       const last = sheet.past.find((p) => !p.undone);
       if (last) screen.press({ act: "undo", undoes: last.event.id });
     } else if (event.key.toUpperCase() === "D") {
-      if (bench) screen.press(pressOf(bench)!);
+      if (bench && !unsettled.hands) screen.press(pressOf(bench)!);
     } else if (event.key.toUpperCase() === "B") bell.toggle();
     else if (spot) document.querySelector<HTMLElement>(`[data-pan="${spot.pan}"] [data-place="${spot.place}"] button.act`)?.click();
     else return;
@@ -120,7 +143,7 @@
       <span class="chip" data-testid="done"
         >{m.done_of({ done, all })}{#if lost > 0}<span class="text-(--hot)">, {m.lost_count({ count: lost })}</span>{/if}</span
       >
-      <button class="chip" data-testid="in-hand" onclick={() => (ask = true)}
+      <button class="chip tab" data-testid="in-hand" onclick={() => (ask = true)}
         >{m.table_is({ time: at(sheet.table) })}
         {#if sheet.stuck}<b class="text-(--hot)">{m.stands_still()}</b>
         {:else if sheet.inHand >= -59}<b class="text-(--leaf)"
@@ -166,6 +189,7 @@
               keyOf={keyOf(pan.pan)}
               {next}
               waits={(p) => screen.waits(p)}
+              {settled}
               onpress={(p) => screen.press(p)}
             />
           {/each}
@@ -179,6 +203,7 @@
           {bench}
           {next}
           waits={(p) => screen.waits(p)}
+          {settled}
           {pressOf}
           onpress={(p) => screen.press(p)}
           onhistory={() => (history = true)}
