@@ -19,20 +19,62 @@ const stage = (bread, name) => async (page) => {
   await page.getByRole("tab", { name: name }).click();
 };
 
+/** A bread on the clock, for tomorrow's evening table. */
+const clock = (bread) => async (page) => {
+  await stage(bread, "Clock")(page);
+  await page.getByTestId("lanes").waitFor();
+  await page.locator('input[type="datetime-local"]').fill(`${new Date(Date.now() + 24 * 3600_000).toISOString().slice(0, 11)}18:30`);
+  await page.locator('input[type="datetime-local"]').blur();
+  await page.getByTestId("table-hour").getByText("18:30").or(page.getByText("table 18:30")).first().waitFor();
+  await page.getByTestId("what-ifs").getByRole("listitem").nth(5).waitFor();
+};
+
+const call = async (path, body) =>
+  (
+    await fetch(server.address + path, {
+      method: body ? "POST" : "GET",
+      headers: { "content-type": "application/json" },
+      body: body && JSON.stringify(body),
+    })
+  ).json();
+
+/** A service played by its own plan until eleven pieces are done, the first six at the table, one pan too hot. */
+async function served() {
+  const bread = (await call("/api/breads")).find((b) => b.name === "Night-crew squares");
+  const spec = { ...bread.spec, pan: { ...bread.spec.pan, finish: "clap" }, clock: { people: 2, pans: 2, rollAhead: 3, by: "soonest" } };
+  const batch = await call("/api/batches", { breadId: bread.id, name: bread.name, spec, madeFor: new Date().toISOString() });
+  let service = await call("/api/services", { batchId: batch.id });
+  const press = async (body) => {
+    const { service: after } = await call(`/api/services/${service.id}/events`, { id: crypto.randomUUID(), ...body });
+    service = after ?? service;
+  };
+  const act = { lay: "laid", turn: "turned", lift: "lifted" };
+  for (let now = 0; service.sheet.breads[0].done < 11;) {
+    const when = (t) => (t.pan == null ? t.until : t.at);
+    const [task] = service.sheet.tasks.toSorted((a, b) => when(a) - when(b));
+    now = Math.max(when(task), now);
+    server.ahead(now - (Date.now() - Date.parse(service.openedAt)) / 1000);
+    const piece = { bread: task.bread, number: task.number };
+    await press(
+      task.pan == null ? { act: "done", ...piece, work: task.work } : { act: act[task.work], pan: task.pan, place: task.place, ...piece },
+    );
+    if (service.sheet.breads[0].done === 6) await press({ act: "served" });
+  }
+  await press({ act: "heat", pan: 0, value: 209 });
+  await press({ act: "heat", pan: 1, value: 244 });
+  return service.id;
+}
+let service;
+const stove = async (page) => {
+  service ??= await served();
+  await page.goto(`${server.address}/#/stove/${service}`);
+  await page.getByTestId("belt").waitFor();
+};
+
 const shots = {
   shelf: [wide, async () => {}],
   "batch-dough": [wide, stage("Beet quarters", "Dough")],
-  "batch-mix": [
-    wide,
-    async (page) => {
-      await stage("Night-crew squares", "Dough")(page);
-      await page.getByRole("tab", { name: "Mix" }).click();
-      await page.getByRole("button", { name: /Begin with/ }).click();
-      await page.getByRole("button", { name: "+ a spoon" }).click();
-    },
-  ],
   "batch-rest": [wide, stage("Fenugreek triangles", "Rest")],
-  "batch-ladle": [wide, stage("Leek pours", "Ladle")],
   card: [
     { width: 820, height: 1160 },
     async (page) => {
@@ -93,14 +135,6 @@ const shots = {
   ],
   "batch-roll": [wide, stage("Nigella coils", "Roll")],
   "batch-pan": [wide, stage("Night-crew squares", "Pan")],
-  "pan-compare": [
-    wide,
-    async (page) => {
-      await stage("Night-crew squares", "Pan")(page);
-      await page.getByRole("tab", { name: "Compare" }).click();
-      await page.getByTestId("compared").nth(1).waitFor();
-    },
-  ],
   "pan-practice": [
     wide,
     async (page) => {
@@ -119,6 +153,7 @@ const shots = {
       await page.getByTestId("score").waitFor();
     },
   ],
+  clock: [wide, clock("Night-crew squares")],
   log: [wide, async (page) => void (await page.goto(`${server.address}/#/log`))],
   "narrow-pan": [
     narrow,
@@ -127,6 +162,9 @@ const shots = {
       await page.getByTestId("pan-chart").scrollIntoViewIfNeeded();
     },
   ],
+  // Last: the service pushes the server's clock on.
+  stove: [wide, stove],
+  "narrow-stove": [narrow, stove],
 };
 
 try {

@@ -19,7 +19,35 @@ internal static class ClockBench
         var clock = new ClockSpec(3, 4, RollAhead: 8);
         var jobs = ClockStage.Jobs(breads, clock, Larder.Shipped);
         say("clock: 120 pieces, 3 people, 4 pans", measure(() => ClockStage.Best(jobs, clock), 100), 100);
-        say("clock: the same with every what-if", measure(() => ClockStage.Work(breads, clock, Larder.Shipped), 20), 600);
+        say("clock: its seven what-ifs", measure(() => ClockStage.WhatIfs(breads, clock, Larder.Shipped), 20), 1000);
+
+        // In the middle of the service, one press after the other: the plan in force, and every way of working anew where the table would be missed.
+        foreach (var (name, table) in new[] { ("in time", 50_000.0), ("late", 100) })
+        {
+            var stove = Half(new(new([new("Squares", Squares)], clock, new(table)), Larder.Shipped, []));
+            var at = stove.LastAt.Value;
+            say($"stove: a press and its new plan, {name}", measure(() =>
+            {
+                stove.Take(new(Guid.NewGuid(), new(++at), StoveAct.Late, Value: 1));
+                return stove.Now(new(at));
+            }, 100), 50);
+        }
+    }
+
+    // Played by its own plan until half of it is done.
+    private static Stove Half(Stove stove)
+    {
+        for (var sheet = stove.Now(default); sheet.Breads[0].Done < sheet.Breads[0].Pieces / 2; sheet = stove.Now(stove.LastAt))
+        {
+            var task = sheet.Tasks.MinBy(t => t.Pan is null ? t.Until.Value : t.At.Value)!;
+            var at = new Seconds(Math.Max(task.Pan is null ? task.Until.Value : task.At.Value, stove.LastAt.Value));
+            stove.Take(new(
+                Guid.NewGuid(), at,
+                task.Work switch { ClockWork.Lay or ClockWork.Fry => StoveAct.Laid, ClockWork.Turn => StoveAct.Turned, ClockWork.Lift => StoveAct.Lifted, _ => StoveAct.Done },
+                task.Pan, task.Place, task.Bread, task.Number, task.Work));
+        }
+
+        return stove;
     }
 
     private static readonly BatchSpec Squares = BatchSpec.Plain with

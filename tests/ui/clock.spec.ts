@@ -69,7 +69,7 @@ test("the table is dragged on the lanes, and moved by keys", async ({ bench, pag
 
 test("a piece is followed by arrow keys through its whole way", async ({ bench, page }) => {
   await openClock(bench, page);
-  await page.getByTestId("lanes").focus();
+  await page.getByRole("slider", { name: "Follow a piece" }).focus();
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("ArrowRight");
   await expect(page.getByTestId("life")).toContainText("Piece 2");
@@ -78,8 +78,8 @@ test("a piece is followed by arrow keys through its whole way", async ({ bench, 
   const hours = [...life.matchAll(/\d\d:\d\d/g)].map(([h]) => minutes(h));
   expect(hours).toHaveLength(6);
   expect(life).toMatch(/rounded.*opened.*folded.*rolled.*on the pan.*lifted/);
-  await expect(page.getByTestId("lanes")).toHaveAttribute("aria-valuenow", "2");
-  await expect(page.getByTestId("lanes")).toHaveAttribute("aria-valuetext", /Piece 2: rounded/);
+  await expect(page.getByRole("slider", { name: "Follow a piece" })).toHaveAttribute("aria-valuenow", "2");
+  await expect(page.getByRole("slider", { name: "Follow a piece" })).toHaveAttribute("aria-valuetext", /Piece 2: rounded/);
 });
 
 test("another pan is planned before it is bought, taken with a press, and taken back", async ({ bench, page }) => {
@@ -147,7 +147,7 @@ test("another bread shares hands and pans; how many of it has its bounds", async
   await count.fill("8");
   await page.getByRole("tab", { name: "Timetable" }).click();
   await expect(bench.stratum("clock")).toContainText("32 hot");
-  await page.getByTestId("lanes").focus();
+  await page.getByRole("slider", { name: "Follow a piece" }).focus();
   await page.keyboard.press("PageDown");
   await expect(page.getByTestId("life")).toContainText("Night-crew squares");
   await page.getByRole("tab", { name: "Hands and pans" }).click();

@@ -137,7 +137,7 @@ test("how a puree is made: what to buy, how little water to blend, thicker or th
 test("a batter is a school of its own, with a ladle for a bench", async ({ bench, page }) => {
   await page.getByRole("button", { name: "New bread", exact: true }).click();
   await page.getByRole("button", { name: /^Batter/ }).click();
-  await expect(page.locator("[data-stage]")).toHaveCount(4);
+  await expect(page.locator("[data-stage]")).toHaveCount(5);
   await expect(page.getByTestId("feels")).toHaveText("pours");
   await bench.open("Ladle");
   await bench.set("One ladle", "120");

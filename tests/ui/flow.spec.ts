@@ -122,7 +122,9 @@ test("a deleted bread, batch or log entry comes back with one press", async ({ p
 });
 
 test("finding narrows the shelf and the log", async ({ page }) => {
+  await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(12);
   await page.keyboard.press("/");
+  await expect(page.getByRole("searchbox")).toBeFocused();
   await page.keyboard.type("ferry");
   await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(1);
   await page.getByRole("searchbox").fill("");

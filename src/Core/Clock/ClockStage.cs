@@ -15,7 +15,7 @@ public static class ClockStage
     /// <param name="at">The table by <see cref="ClockBy.Table"/>, the beginning by <see cref="ClockBy.Start"/>.</param>
     public static ClockSheet Work(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, Seconds? now = null, Seconds at = default)
     {
-        clock = Frozen(breads, clock);
+        (breads, clock) = Frozen(breads, clock, larder);
         var jobs = Jobs(breads, clock, larder);
         var best = Best(jobs, clock);
         return Sheet(jobs, breads, clock, best, Lateness(clock, best, now, at), clock.By == ClockBy.Table && now is { } n ? new(Math.Max(n.Value - at.Value, 0)) : default);
@@ -29,15 +29,20 @@ public static class ClockStage
     /// <summary>The same service planned anew with one thing changed, for each thing that can be: what it would buy.</summary>
     public static IReadOnlyList<WhatIfSheet> WhatIfs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, Seconds? now = null, Seconds at = default)
     {
-        clock = Frozen(breads, clock);
+        (breads, clock) = Frozen(breads, clock, larder);
         var jobs = Jobs(breads, clock, larder);
         var best = Best(jobs, clock);
         return [.. WhatIfs(breads, clock, larder, jobs, best, Lateness(clock, best, now, at))];
     }
 
-    // What goes on the pan frozen has been in the freezer.
-    private static ClockSpec Frozen(IReadOnlyList<ClockBread> breads, ClockSpec clock) =>
-        breads.All(b => b.Spec.Pan.Frozen) ? clock with { Ahead = Ahead.Freezer } : clock;
+    /// <summary>What goes on the pan frozen has been in the freezer, and what comes from there goes on frozen.</summary>
+    internal static (IReadOnlyList<ClockBread> Breads, ClockSpec Clock) Frozen(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder) =>
+        clock.Ahead == Ahead.Freezer ? ([.. breads.Select(b => Frozen(b, larder))], clock)
+        : breads.All(b => b.Spec.Pan.Frozen) ? (breads, clock with { Ahead = Ahead.Freezer })
+        : (breads, clock);
+
+    private static ClockBread Frozen(ClockBread bread, Larder larder) =>
+        bread.Spec.Pan.Frozen || bread.Spec.Dough.Feel == Feel.Batter ? bread : Planned(bread.Spec with { Pan = bread.Spec.Pan with { Frozen = true } }, larder);
 
     internal static IReadOnlyList<ClockJob> Jobs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, bool shorter = false) =>
         [.. breads.Select(b => ClockJobs.Of(b.Spec, b.Sheet, larder.Hands, clock, shorter))];
@@ -218,8 +223,7 @@ public static class ClockStage
         if (clock.Ahead == Ahead.None && breads.Any(b => b.Spec.Dough.Feel != Feel.Batter))
         {
             yield return With(WhatIf.FridgeOvernight, clock with { Ahead = Ahead.Fridge });
-            IReadOnlyList<ClockBread> frozen = [.. breads.Select(b => b.Spec.Dough.Feel == Feel.Batter ? b : Planned(b.Spec with { Pan = b.Spec.Pan with { Frozen = true } }, larder))];
-            var freezer = clock with { Ahead = Ahead.Freezer };
+            var (frozen, freezer) = Frozen(breads, clock with { Ahead = Ahead.Freezer }, larder);
             yield return Sheet(WhatIf.FrozenRounds, Jobs(frozen, freezer, larder), freezer, freezer);
         }
     }

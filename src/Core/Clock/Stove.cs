@@ -39,8 +39,9 @@ public sealed class Stove
 
     public Stove(Service service, Larder larder, IEnumerable<StoveEvent> past)
     {
-        (this.service, this.larder) = (service, larder);
-        breads = [.. service.Breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, Learned.Nothing)))];
+        this.larder = larder;
+        (breads, var clock) = ClockStage.Frozen([.. service.Breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, Learned.Nothing)))], service.Clock, larder);
+        this.service = service = service with { Clock = clock };
         jobs = ClockStage.Jobs(breads, service.Clock, larder);
         tails = ClockRun.Tails(jobs);
         floor = NewFloor();
@@ -224,7 +225,8 @@ public sealed class Stove
             inForce.Stuck,
             floor.Ended,
             new(now - floor.Last),
-            !floor.Ended && now - floor.Last > LeftOpen,
+            // Where hands wait for a rest, or for an hour still to come, nobody need press anything.
+            !floor.Ended && now - floor.Last > LeftOpen && inForce.Hands.Any(h => h.Parts.Count > 0 && h.Parts[0].From.Value <= now),
             [.. Enumerable.Range(0, floor.Gone.Length).Select(Pan)],
             [.. inForce.Hands.Where(h => h.Parts.Count > 0 || h.Pan is not null).OrderBy(h => h.Parts[0].From.Value).Take(MostTasks).Select(h => Task(h, now))],
             [.. breads.Select((_, b) => Bread(b))],

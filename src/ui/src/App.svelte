@@ -43,7 +43,7 @@
   <header
     class="print:hidden flex {atStove
       ? '!hidden'
-      : ''} h-[54px] shrink-0 items-center gap-2 border-b-[2.5px] border-rim bg-enamel px-3 sm:gap-5 sm:px-5"
+      : ''} h-[54px] shrink-0 items-center gap-1 border-b-[2.5px] border-rim bg-enamel px-2 sm:gap-5 sm:px-5"
   >
     <a
       href="#/"
@@ -52,11 +52,11 @@
     >
       <img src="/mark.svg" alt="" width="30" height="26" /><span class="max-sm:sr-only">Ystrata</span>
     </a>
-    <nav class="flex gap-1" aria-label={m.places()}>
+    <nav class="flex sm:gap-1" aria-label={m.places()}>
       {#each places as { key, path } (path)}
         <a
           href="#{path}"
-          class="flex min-h-11 items-center rounded-[9px] px-3 font-medium aria-[current=page]:bg-rim aria-[current=page]:text-white"
+          class="flex min-h-11 items-center rounded-[9px] px-1 text-[14px] font-medium sm:px-3 sm:text-[15px] aria-[current=page]:bg-rim aria-[current=page]:text-white"
           aria-current={here(path) ? "page" : undefined}
           >{names[path]()}<kbd class="ms-1.5 text-[13px] font-semibold opacity-80 max-sm:hidden" aria-hidden="true">{key}</kbd></a
         >

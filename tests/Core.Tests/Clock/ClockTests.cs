@@ -110,6 +110,8 @@ public class ClockTests
         var freezer = frozen.Rests.Single(r => r.Rest == ClockRest.Freezer);
 
         Assert.True(freezer.Shortest.Value >= 2 * 3600);
+        // Told by the clock instead of the pan it is the same.
+        Assert.Equal(frozen.Pans[0].Lifted, Kitchens.Plan(Kitchens.Squares, new(Ahead: Ahead.Freezer)).Pans[0].Lifted);
         Assert.Equal(12, frozen.Pieces.Count(p => p.Laid!.Value.Value - p.Rolled!.Value.Value >= 2 * 3600));
     }
 

@@ -295,6 +295,17 @@ public class StoveTests
     }
 
     [Fact]
+    public void A_night_in_the_fridge_is_no_service_left_open()
+    {
+        var stove = New(pieces: 2, clock: new(Ahead: Ahead.Fridge), table: 20 * 3600);
+        Press(stove, 5000, StoveAct.Done, number: 1, work: ClockWork.Fold);
+        Press(stove, 5100, StoveAct.Done, number: 2, work: ClockWork.Fold);
+
+        Assert.False(stove.Now(new(5100 + 6 * 3600)).Open);
+        Assert.True(stove.Now(new(40 * 3600)).Open);
+    }
+
+    [Fact]
     public void The_same_events_give_the_same_state_in_another_server()
     {
         var service = new Service([new("Squares", Kitchens.Squares)], new(Pans: 2), new(Table));

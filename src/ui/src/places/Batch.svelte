@@ -51,7 +51,7 @@
       ? 76
       : ["fold", "filling", "roll"].includes(batch.open)
         ? 116
-        : 150,
+        : 134,
   );
   // While the fold bench shows one step, so does the section.
   const shown = $derived(batch.shown === null ? null : (sheet?.fold.steps[batch.shown] ?? null));
@@ -104,7 +104,7 @@
     value={batch.open}
     onValueChange={(v) => (batch.open = v as Stratum)}
     orientation="vertical"
-    class="grid h-full grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[304px_minmax(0,1fr)] lg:content-stretch"
+    class="grid h-full grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[290px_minmax(0,1fr)] lg:content-stretch"
   >
     <section class="flex min-h-0 min-w-0 flex-col px-3 pt-3 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()}>
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
@@ -232,7 +232,7 @@
 <style>
   .hours {
     display: flex;
-    flex: 0 0 46px;
+    flex: 0 0 42px;
     flex-direction: column;
     padding: 2.5px 0;
     font: 600 13px var(--font-head);

@@ -100,143 +100,146 @@
 </script>
 
 <div class="min-w-0" bind:clientWidth={width} class:opacity-50={over}>
-  <svg
-    {width}
-    {height}
-    class="block select-none"
-    role="slider"
-    tabindex="0"
-    aria-label={m.follow_piece()}
-    aria-valuemin={1}
-    aria-valuemax={sheet.pieces.length}
-    aria-valuenow={picked ? sheet.pieces.findIndex((p) => isPicked(p.bread, p.number)) + 1 : 1}
-    aria-valuetext={picked ? `${m.piece_number({ number: picked.number })}: ${lifeWords(view, picked)}` : m.no_piece()}
-    data-testid="lanes"
-    onkeydown={step}
-  >
-    {#each ticks as t (t)}
-      <line x1={x(t)} x2={x(t)} y1={top - 4} y2={height - 20} stroke="var(--color-line)" />
-      {#if x(t) > left + 4 && x(t) < width - 30 && axis.every((p) => !p.rest || x(t) < p.x - 24 || x(t) > p.x + p.width + 24)}<text
-          x={x(t)}
-          y={12}
-          text-anchor="middle"
-          class="fill-mute text-[13px]">{hourOf(view, t)}</text
-        >{/if}
-    {/each}
-    {#each axis.filter((p) => p.rest) as p (p.from)}
-      <rect x={p.x} y={top - 4} width={p.width} height={restY - top} fill="url(#rest-hatch)" />
-      <text x={p.x + p.width / 2} y={12} text-anchor="middle" class="fill-mute text-[13px] font-semibold">{span(p.to - p.from)}</text>
-    {/each}
-    <defs>
-      <pattern id="rest-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <rect width="7" height="7" fill="#eef1f4" /><rect width="2" height="7" fill="#dde3ea" />
-      </pattern>
-    </defs>
-    {#each { length: people }, person (person)}
-      <text x={left - 8} y={handY(person) + 20} text-anchor="end" class="fill-ink text-[13.5px] font-semibold"
-        >{m.hands_lane({ number: person + 1 })}</text
-      >
-    {/each}
-    {#each places as p (`${p.pan}-${p.place}`)}
-      <text x={left - 8} y={panY(p.pan, p.place) + 20} text-anchor="end" class="fill-ink text-[13.5px] font-semibold"
-        >{onePlace ? m.pan_lane({ number: p.pan + 1 }) : m.place_lane({ pan: p.pan + 1, place: p.place + 1 })}</text
-      >
-    {/each}
-    {#each sheet.hands as slot, i (i)}
-      {#each slot.parts as part, k (k)}
-        {@const w = x(part.to) - x(part.from)}
-        {@const own = slot.work === "fold" ? pieceOf(slot.number) : slot.number}
-        {@const piece = !["mix", "divide", "filling"].includes(slot.work)}
-        {#if part.to > from && part.to > part.from}
+  <svg {width} {height} class="block select-none" role="group" aria-label={m.tab_timetable()} data-testid="lanes">
+    <g
+      role="slider"
+      tabindex="0"
+      aria-label={m.follow_piece()}
+      aria-valuemin={1}
+      aria-valuemax={sheet.pieces.length}
+      aria-valuenow={picked ? sheet.pieces.findIndex((p) => isPicked(p.bread, p.number)) + 1 : 1}
+      aria-valuetext={picked ? `${m.piece_number({ number: picked.number })}: ${lifeWords(view, picked)}` : m.no_piece()}
+      class="handle"
+      onkeydown={step}
+    >
+      <rect x={left} y={top - 4} width={Math.max(width - left, 1)} height={Math.max(restY - top, 1)} fill="transparent" />
+      {#each ticks as t (t)}
+        <line x1={x(t)} x2={x(t)} y1={top - 4} y2={height - 20} stroke="var(--color-line)" />
+        {#if x(t) > left + 4 && x(t) < width - 30 && axis.every((p) => !p.rest || x(t) < p.x - 24 || x(t) > p.x + p.width + 24)}<text
+            x={x(t)}
+            y={12}
+            text-anchor="middle"
+            class="fill-mute text-[13px]">{hourOf(view, t)}</text
+          >{/if}
+      {/each}
+      {#each axis.filter((p) => p.rest) as p (p.from)}
+        <rect x={p.x} y={top - 4} width={p.width} height={restY - top} fill="url(#rest-hatch)" />
+        <text x={p.x + p.width / 2} y={12} text-anchor="middle" class="fill-mute text-[13px] font-semibold">{span(p.to - p.from)}</text>
+      {/each}
+      <defs>
+        <pattern id="rest-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="7" height="7" fill="#eef1f4" /><rect width="2" height="7" fill="#dde3ea" />
+        </pattern>
+      </defs>
+      {#each { length: people }, person (person)}
+        <text x={left - 8} y={handY(person) + 20} text-anchor="end" class="fill-ink text-[13.5px] font-semibold"
+          >{m.hands_lane({ number: person + 1 })}</text
+        >
+      {/each}
+      {#each places as p (`${p.pan}-${p.place}`)}
+        <text x={left - 8} y={panY(p.pan, p.place) + 20} text-anchor="end" class="fill-ink text-[13.5px] font-semibold"
+          >{onePlace ? m.pan_lane({ number: p.pan + 1 }) : m.place_lane({ pan: p.pan + 1, place: p.place + 1 })}</text
+        >
+      {/each}
+      {#each sheet.hands as slot, i (i)}
+        {#each slot.parts as part, k (k)}
+          {@const w = x(part.to) - x(part.from)}
+          {@const own = slot.work === "fold" ? pieceOf(slot.number) : slot.number}
+          {@const piece = !["mix", "divide", "filling"].includes(slot.work)}
+          {#if part.to > from && part.to > part.from}
+            <!-- svelte-ignore a11y_no_static_element_interactions -->
+            <g
+              opacity={picked && !(piece && isPicked(slot.bread, own)) ? 0.5 : 1}
+              data-slot={slot.work}
+              onpointerenter={() => piece && pick(slot.bread, own)}
+              onpointerdown={() => piece && pick(slot.bread, own)}
+            >
+              <title>{slotWords(slot)}</title>
+              <rect
+                x={x(part.from)}
+                y={handY(slot.person)}
+                width={Math.max(w - 0.6, 1)}
+                height={lane}
+                rx={w > 8 ? 4 : 0}
+                fill={slot.pan == null ? tint[slot.work] : "var(--color-crust)"}
+                stroke={piece && isPicked(slot.bread, own) ? "var(--color-rim)" : slot.bread > 0 ? "var(--color-leaf)" : "none"}
+                stroke-width={piece && isPicked(slot.bread, own) ? 2.5 : 1}
+              />
+              {#if slot.pan == null && k === 0}
+                {@const label = piece ? String(slot.number) : slotWords(slot)}
+                {#if w > label.length * 7.4 + 5}<text
+                    x={x(part.from) + w / 2}
+                    y={handY(slot.person) + 20}
+                    text-anchor="middle"
+                    class="fill-ink text-[13px] font-semibold">{label}</text
+                  >{/if}
+              {/if}
+            </g>
+          {/if}
+        {/each}
+      {/each}
+      {#each sheet.pans as stay, i (i)}
+        {@const w = x(stay.lifted) - x(stay.laid)}
+        {@const y = panY(stay.pan, stay.place)}
+        {@const own = stay.pieces.some((n) => isPicked(stay.bread, n))}
+        {#if stay.lifted > from}
           <!-- svelte-ignore a11y_no_static_element_interactions -->
           <g
-            opacity={picked && !(piece && isPicked(slot.bread, own)) ? 0.5 : 1}
-            data-slot={slot.work}
-            onpointerenter={() => piece && pick(slot.bread, own)}
-            onpointerdown={() => piece && pick(slot.bread, own)}
+            opacity={picked && !own ? 0.5 : 1}
+            data-stay
+            onpointerenter={() => pick(stay.bread, stay.pieces[0]!)}
+            onpointerdown={() => pick(stay.bread, stay.pieces[0]!)}
           >
-            <title>{slotWords(slot)}</title>
             <rect
-              x={x(part.from)}
-              y={handY(slot.person)}
-              width={Math.max(w - 0.6, 1)}
+              x={x(stay.laid)}
+              {y}
+              width={Math.max(w - 0.8, 1)}
               height={lane}
-              rx={w > 8 ? 4 : 0}
-              fill={slot.pan == null ? tint[slot.work] : "var(--color-crust)"}
-              stroke={piece && isPicked(slot.bread, own) ? "var(--color-rim)" : slot.bread > 0 ? "var(--color-leaf)" : "none"}
-              stroke-width={piece && isPicked(slot.bread, own) ? 2.5 : 1}
+              rx="4"
+              fill={stay.fry ? "#c98f45" : "#d9a860"}
+              stroke={own ? "var(--color-rim)" : stay.bread > 0 ? "var(--color-leaf)" : "none"}
+              stroke-width={own ? 2.5 : 1}
             />
-            {#if slot.pan == null && k === 0}
-              {@const label = piece ? String(slot.number) : slotWords(slot)}
-              {#if w > label.length * 7.4 + 5}<text
-                  x={x(part.from) + w / 2}
-                  y={handY(slot.person) + 20}
-                  text-anchor="middle"
-                  class="fill-ink text-[13px] font-semibold">{label}</text
-                >{/if}
+            {#each stay.turns as turn (turn)}<line
+                x1={x(turn)}
+                x2={x(turn)}
+                y1={y}
+                y2={y + 7}
+                stroke="var(--color-ink)"
+                stroke-width="1.5"
+              />{/each}
+            {#if stay.wiped}<circle cx={x(stay.laid)} cy={y + lane - 3} r="2.5" fill="var(--color-rim)" />{/if}
+            {#if w > (stay.pieces.length > 1 ? 5 : String(stay.pieces[0]).length) * 7.4}
+              <text x={x(stay.laid) + w / 2} y={y + 22} text-anchor="middle" class="fill-ink text-[13px] font-bold"
+                >{stay.pieces.length > 1 ? `${stay.pieces[0]}–${stay.pieces.at(-1)}` : stay.pieces[0]}</text
+              >
             {/if}
           </g>
         {/if}
       {/each}
-    {/each}
-    {#each sheet.pans as stay, i (i)}
-      {@const w = x(stay.lifted) - x(stay.laid)}
-      {@const y = panY(stay.pan, stay.place)}
-      {@const own = stay.pieces.some((n) => isPicked(stay.bread, n))}
-      {#if stay.lifted > from}
-        <!-- svelte-ignore a11y_no_static_element_interactions -->
-        <g
-          opacity={picked && !own ? 0.5 : 1}
-          data-stay
-          onpointerenter={() => pick(stay.bread, stay.pieces[0]!)}
-          onpointerdown={() => pick(stay.bread, stay.pieces[0]!)}
-        >
-          <rect
-            x={x(stay.laid)}
-            {y}
-            width={Math.max(w - 0.8, 1)}
-            height={lane}
-            rx="4"
-            fill={stay.fry ? "#c98f45" : "#d9a860"}
-            stroke={own ? "var(--color-rim)" : stay.bread > 0 ? "var(--color-leaf)" : "none"}
-            stroke-width={own ? 2.5 : 1}
-          />
-          {#each stay.turns as turn (turn)}<line
-              x1={x(turn)}
-              x2={x(turn)}
-              y1={y}
-              y2={y + 7}
-              stroke="var(--color-ink)"
-              stroke-width="1.5"
-            />{/each}
-          {#if stay.wiped}<circle cx={x(stay.laid)} cy={y + lane - 3} r="2.5" fill="var(--color-rim)" />{/if}
-          {#if w > (stay.pieces.length > 1 ? 5 : String(stay.pieces[0]).length) * 7.4}
-            <text x={x(stay.laid) + w / 2} y={y + 22} text-anchor="middle" class="fill-ink text-[13px] font-bold"
-              >{stay.pieces.length > 1 ? `${stay.pieces[0]}–${stay.pieces.at(-1)}` : stay.pieces[0]}</text
-            >
-          {/if}
-        </g>
-      {/if}
-    {/each}
-    {#each sheet.rests as rest, i (i)}
-      {@const y = restY + i * 19}
-      {#if rest.to > from}
-        <rect x={x(rest.from)} {y} width={Math.max(x(rest.to) - x(rest.from), 2)} height="14" rx="7" fill="#cfd9e8" />
-        <text x={Math.min(x(rest.from) + 8, width - 250)} y={y + 11.5} class="fill-ink text-[13px]"
-          >{m.rest_bar({
-            rest: clockRestName[rest.rest](),
-            is:
-              rest.longest - rest.shortest > 90 ? m.from_to({ least: span(rest.shortest), most: span(rest.longest) }) : span(rest.shortest),
-            least: span(rest.bounds.least * 60),
-            longest: span(rest.bounds.longest * 60),
-          })}</text
-        >
-      {/if}
-    {/each}
-    <line x1={x(sheet.lead)} x2={x(sheet.lead)} y1={top - 6} y2={height - 18} stroke="var(--color-rim)" stroke-width="2.5" />
-    <text x={x(sheet.lead) - 6} y={height - 5} text-anchor="end" class="fill-rim text-[14px] font-bold" data-testid="table-hour"
-      >{m.table_at({ time: hourOf(view, sheet.lead) })}</text
-    >
+      {#each sheet.rests as rest, i (i)}
+        {@const y = restY + i * 19}
+        {#if rest.to > from}
+          <rect x={x(rest.from)} {y} width={Math.max(x(rest.to) - x(rest.from), 2)} height="14" rx="7" fill="#cfd9e8" />
+          <text x={Math.min(x(rest.from) + 8, width - 250)} y={y + 11.5} class="fill-ink text-[13px]"
+            >{m.rest_bar({
+              rest: clockRestName[rest.rest](),
+              is:
+                rest.longest - rest.shortest > 90
+                  ? m.from_to({ least: span(rest.shortest), most: span(rest.longest) })
+                  : span(rest.shortest),
+              least: span(rest.bounds.least * 60),
+              best: span(rest.bounds.best * 60),
+              longest: span(rest.bounds.longest * 60),
+            })}</text
+          >
+        {/if}
+      {/each}
+      <line x1={x(sheet.lead)} x2={x(sheet.lead)} y1={top - 6} y2={height - 18} stroke="var(--color-rim)" stroke-width="2.5" />
+      <text x={x(sheet.lead) - 6} y={height - 5} text-anchor="end" class="fill-rim text-[14px] font-bold" data-testid="table-hour"
+        >{m.table_at({ time: hourOf(view, sheet.lead) })}</text
+      >
+    </g>
     {#if ontable}
       <g
         role="slider"
@@ -265,8 +268,7 @@
 </div>
 
 <style>
-  .handle:focus-visible,
-  svg:focus-visible {
+  .handle:focus-visible {
     outline: 3px solid var(--color-rim);
     outline-offset: -2px;
     border-radius: 8px;

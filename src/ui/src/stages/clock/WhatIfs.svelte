@@ -62,7 +62,12 @@
         : m.held_by_rests({ chain: span(report.chain) })}
   </h2>
   <p class="text-[14px] leading-tight text-mute">
-    {m.bound_says({ bound: span(report.bound), lead: span(view.sheet.lead), idle: amount(Math.round(report.panIdle), "%") })}
+    {m.bound_says({
+      bound: span(report.bound),
+      lead: span(view.sheet.lead),
+      idle: amount(Math.round(report.panIdle), "%"),
+      waits: span(report.rolledWait),
+    })}
   </p>
   <ul class="mt-1 grid gap-x-6 sm:grid-cols-2 xl:grid-cols-3" data-testid="what-ifs">
     {#each all as w (w.what)}
