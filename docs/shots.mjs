@@ -16,7 +16,8 @@ const narrow = { width: 390, height: 844 };
 /** Opens a bread from the shelf at one of its stages. */
 const stage = (bread, name) => async (page) => {
   await page.getByRole("button", { name: bread, exact: true }).click();
-  await page.getByRole("tab", { name: name }).click();
+  await page.getByRole("tab", { name }).click();
+  await page.locator(`[data-stage="clock"] [data-figures]`).getByText("hot").waitFor();
 };
 
 /** A bread on the clock, for tomorrow's evening table. */

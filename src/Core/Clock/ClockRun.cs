@@ -24,6 +24,7 @@ internal sealed class ClockRun
     private readonly int[] rounded;
     private readonly Next[] next;
     private readonly int rollFrom;
+    private bool outOfTurn;
     private int t;
     private int rolledWait, foldedWait, stood, over, busy, firstLaid = -1, firstLifted = -1, ends;
 
@@ -55,8 +56,9 @@ internal sealed class ClockRun
         {
             for (var i = 0; i < breads[b].Chores.Length; i++)
             {
-                next[b].Folded += Chored(b, i) ? 1 : 0;
-                next[b].Open += breads[b].Opened[i] >= 0 && !Chored(b, i) ? 1 : 0;
+                // What is lost is not waited for.
+                next[b].Folded += Chored(b, i) || Lost(b, i) ? 1 : 0;
+                next[b].Open += breads[b].Opened[i] >= 0 && !Chored(b, i) && !Lost(b, i) ? 1 : 0;
             }
         }
 
@@ -126,6 +128,13 @@ internal sealed class ClockRun
             Begin();
             Assign();
             var then = NextMoment();
+            if (then == int.MaxValue && !outOfTurn)
+            {
+                // After a press was taken back a later piece may lie there rolled while the next in turn is not: it is rolled all the same.
+                outOfTurn = true;
+                continue;
+            }
+
             if (then == int.MaxValue)
             {
                 stuck = true;
@@ -272,12 +281,7 @@ internal sealed class ClockRun
         for (var b = 0; b < jobs.Count; b++)
         {
             var (job, bread, at) = (jobs[b], breads[b], next[b]);
-            while (at.Lay < job.Pieces && bread.At[at.Lay] is not (PieceAt.Ball or PieceAt.Folded or PieceAt.Rolled))
-            {
-                at.Lay++;
-            }
-
-            if (at.Lay < job.Pieces)
+            if (ToLay(b) < job.Pieces)
             {
                 return LayReady(b, at.Lay) <= t && (job.Roll > 0 || t >= rollFrom) && (job.Freeze == 0 || AllReady(b, LayReady)) ? (b, [at.Lay], visits.GetValueOrDefault((pan, b), job.Pan), false) : null;
             }
@@ -305,6 +309,17 @@ internal sealed class ClockRun
         }
 
         return null;
+    }
+
+    private int ToLay(int b)
+    {
+        var at = next[b];
+        while (at.Lay < jobs[b].Pieces && breads[b].At[at.Lay] is not (PieceAt.Ball or PieceAt.Folded or PieceAt.Rolled))
+        {
+            at.Lay++;
+        }
+
+        return at.Lay;
     }
 
     // A pan that goes from one bread to another comes to its heat first, empty.
@@ -558,7 +573,6 @@ internal sealed class ClockRun
             case ClockWork.Roll:
                 next[b].Rolling++;
                 taken.Add((b, 1, number));
-                next[b].Roll = Math.Max(next[b].Roll, number + 1);
                 var waits = t - RollReadyFrom(b, number);
                 foldedWait = Math.Max(foldedWait, waits);
                 over += Math.Max(waits - jobs[b].Limits.Folded, 0);
@@ -623,13 +637,19 @@ internal sealed class ClockRun
                 at.Roll++;
             }
 
-            if (at.Roll >= job.Pieces)
+            var piece = at.Roll;
+            while (piece < job.Pieces && (bread.Rolled[piece] >= 0 || bread.At[piece] == PieceAt.Lost || taken.Contains((b, 1, piece))))
+            {
+                piece++;
+            }
+
+            if (piece >= job.Pieces)
             {
                 continue;
             }
 
             // Only the first bread that has something to roll: its order is kept.
-            return t >= rollFrom && (job.Freeze > 0 || waiting < policy.RollAhead) && RollReady(b, at.Roll) <= t && Opens(b) ? (b, at.Roll) : null;
+            return t >= rollFrom && (job.Freeze > 0 || waiting < policy.RollAhead || outOfTurn) && RollReady(b, piece) <= t && Opens(b) ? (b, piece) : null;
         }
 
         return null;
@@ -639,7 +659,7 @@ internal sealed class ClockRun
     private bool Opens(int b)
     {
         var (job, at) = (jobs[b], next[b]);
-        if (job.Fold.Count == 0 || at.Roll > 0)
+        if (job.Fold.Count == 0 || at.Roll > 0 || at.Rolling > 0)
         {
             return true;
         }
@@ -929,7 +949,7 @@ internal sealed class ClockRun
             for (var i = at.Roll; i < job.Pieces && job.Roll > 0; i++)
             {
                 At(RollReady(b, i));
-                if (!job.Together)
+                if (!job.Together && !taken.Contains((b, 1, i)))
                 {
                     break;
                 }

@@ -36,6 +36,8 @@ public sealed class Stove
     private StoveFloor floor;
     private Timetable inForce;
     private Policy policy;
+    private int plannedAt = -1;
+    private (bool, int, int, int)? borne;
 
     public Stove(Service service, Larder larder, IEnumerable<StoveEvent> past)
     {
@@ -103,7 +105,11 @@ public sealed class Stove
     {
         // A clock that was put back does not undo what has happened.
         var now = Math.Max((int)Math.Floor(moment.Value), floor.Last);
-        Replan(now, Underway(now));
+        if (now != plannedAt)
+        {
+            Replan(now, Underway(now));
+        }
+
         return Sheet(now);
     }
 
@@ -120,14 +126,16 @@ public sealed class Stove
         }
     }
 
-    // The standing way of working is kept; another only when the table would be missed by it.
+    // The standing way of working is kept. Others are looked at only when the table would be missed, or a limit broken, by more than when they were looked at last.
     private void Replan(int now, IReadOnlyList<Begun> begun)
     {
-        inForce = Play(floor.At(now, begun), policy);
-        var early = floor.Table - inForce.Worth.Ends;
-        if (!inForce.Stuck && inForce.Worth.Over == 0 && early >= -WorthChanging)
+        plannedAt = now;
+        var from = floor.At(now, begun);
+        inForce = Play(from, policy);
+        if (inForce is { Stuck: false, Worth.Over: 0 } && inForce.Worth.Ends <= floor.Table + WorthChanging)
         {
-            if (early > WorthChanging)
+            borne = null;
+            if (floor.Table - inForce.Worth.Ends is > WorthChanging and var early)
             {
                 Hold(now, begun, early);
             }
@@ -135,14 +143,22 @@ public sealed class Stove
             return;
         }
 
-        (bool, int, int, int) Rank(Timetable t) => (t.Stuck, Math.Max(t.Worth.Ends - floor.Table, 0) / WorthChanging, t.Worth.Over / WorthChanging, t.Worth.Oldest / WorthChanging);
-        var from = floor.At(now, begun);
+        if (borne is { } known && Rank(inForce).CompareTo(known) <= 0)
+        {
+            return;
+        }
+
         var best = ClockStage.Policies(service.Clock).Select(p => Play(from, p)).MinBy(Rank)!;
         if (Rank(best).CompareTo(Rank(inForce)) < 0)
         {
             (inForce, policy) = (best, best.Policy);
         }
+
+        borne = Rank(inForce);
     }
+
+    private (bool, int, int, int) Rank(Timetable t) =>
+        (t.Stuck, Math.Max(t.Worth.Ends - floor.Table, 0) / WorthChanging, t.Worth.Over / WorthChanging, t.Worth.Oldest / WorthChanging);
 
     private Timetable Play(Floor from, Policy by) => ClockRun.Play(jobs, service.Clock, from, by, tails);
 

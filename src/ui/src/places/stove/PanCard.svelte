@@ -96,7 +96,7 @@
   <p class="min-h-6 text-[16px] font-semibold text-(--hot)" role="status">
     {pan.gone ? m.pan_is_away() : warns || (pan.wipe ? m.wipe_first() : "")}
   </p>
-  <div class="flex flex-wrap items-center justify-center gap-3">
+  <div class="flex flex-wrap content-center items-center justify-center gap-3">
     {#each pan.places as p (p.place)}
       {@const left = p.due == null ? null : p.due - now}
       {@const waitsFor = p.bread == null ? pan.next : null}

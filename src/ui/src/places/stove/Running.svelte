@@ -41,9 +41,7 @@
   const all = $derived(sheet?.breads.reduce((sum, b) => sum + b.pieces - b.lost, 0) ?? 0);
   const lost = $derived(sheet?.breads.reduce((sum, b) => sum + b.lost, 0) ?? 0);
   const phone = new MediaQuery("(max-width: 639px)");
-  const size = $derived(
-    phone.current ? (spots.length <= 1 ? 220 : 132) : spots.length <= 1 ? 290 : spots.length === 2 ? 262 : spots.length <= 4 ? 168 : 128,
-  );
+  const size = $derived(phone.current ? (spots.length <= 1 ? 220 : 132) : spots.length <= 2 ? 296 : spots.length <= 4 ? 168 : 128);
   const at = (seconds: number) => hour(new Date(Date.parse(view?.openedAt ?? "") + seconds * 1000).toISOString());
 
   function pressOf(t: StoveTask): Press | null {

@@ -101,11 +101,12 @@
         <Lanes {view} {close} picked={followed} onpick={(p) => (picked = p)} ontable={clock.by === "table" ? move : undefined} />
       </div>
     </div>
+    <p class="text-[14px]" class:hidden={!followed} data-testid="life" aria-live="polite">
+      {#if followed}<b>{m.piece_number({ number: followed.number })}{view.names.length > 1 ? ` · ${view.names[followed.bread]}` : ""}</b> ·
+        {lifeWords(view, followed)}{/if}
+    </p>
     <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-      <p class="min-h-6 text-[14px]" data-testid="life" aria-live="polite">
-        {#if followed}<b>{m.piece_number({ number: followed.number })}{view.names.length > 1 ? ` · ${view.names[followed.bread]}` : ""}</b>
-          · {lifeWords(view, followed)}{:else}<span class="text-mute">{m.follow_how()}</span>{/if}
-      </p>
+      <p class="text-[14px] text-mute">{followed ? "" : m.follow_how()}</p>
       <span class="flex flex-wrap gap-1">
         <button class="button plain" aria-pressed={close} onclick={() => (close = !close)}
           >{close ? m.show_whole() : m.show_roasting()}</button
