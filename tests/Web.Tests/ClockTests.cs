@@ -98,7 +98,7 @@ public sealed class ClockTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         var (_, then) = await Clock(new(Pans: 2));
 
         Assert.Equal((double)now["sheet"]!["lead"]! - (double)then["sheet"]!["lead"]!, (double)pan["saves"]!);
-        Assert.Equal(2, (int)pan["clock"]!["pans"]!);
+        Assert.Equal(2, (int)pan["batch"]!["clock"]!["pans"]!);
     }
 
     [Fact]

@@ -83,15 +83,10 @@ test("two screens show the same, and both can act; the same piece is lifted once
     if (turn === 0) await expect(pan(page, 1)).toContainText("second side");
   }
 
-  // Both at once; whichever is slower may find its button gone already.
-  await Promise.all(
-    [page, other].map((p) =>
-      pan(p, 1)
-        .getByRole("button", { name: /^Lift/ })
-        .click({ timeout: 5000 })
-        .catch(() => undefined),
-    ),
-  );
+  // Both at the same moment, before either has heard of the other.
+  const lifts = [page, other].map((p) => pan(p, 1).getByRole("button", { name: /^Lift/ }));
+  for (const lift of lifts) await expect(lift).toBeEnabled();
+  await Promise.all(lifts.map((lift) => lift.evaluate((button) => (button as HTMLButtonElement).click())));
   for (const p of [page, other]) {
     await expect(p.getByTestId("done")).toHaveText("1 of 6 done");
     await expect(group(p, "hot")).toContainText("1");

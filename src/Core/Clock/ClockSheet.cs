@@ -55,9 +55,8 @@ public enum WhatIf
 /// <param name="Breaches">What it would not keep.</param>
 /// <param name="Lead">From the beginning to the table.</param>
 /// <param name="Enough">It would make up for a beginning that is too late.</param>
-/// <param name="Clock">The kitchen as it would be; nothing where it stays as it is.</param>
-/// <param name="Roasting">The school of roasting it would be.</param>
-public sealed record WhatIfSheet(WhatIf What, Seconds Saves, Seconds Younger, int PerHour, int Breaches, Seconds Lead, bool Enough, ClockSpec? Clock, Roasting? Roasting);
+/// <param name="Batch">The first bread as it would be decided.</param>
+public sealed record WhatIfSheet(WhatIf What, Seconds Saves, Seconds Younger, int PerHour, int Breaches, Seconds Lead, bool Enough, BatchSpec Batch);
 
 /// <summary>One rest of one bread as it comes out: from the first that begins it to the last that ends it.</summary>
 /// <param name="Bounds">Least, best and longest of each piece's own rest.</param>

@@ -173,14 +173,19 @@ public static class ClockStage
     private static int FoldedWait(BreadFloor bread, ClockJob job) => job.Roll == 0 || job.Fold.Count == 0 ? 0 :
         Enumerable.Range(0, job.Pieces).Where(i => bread.Rolled[i] >= 0).Select(i => bread.Rolled[i] - job.Roll - bread.Folded[i / job.Each]).DefaultIfEmpty(0).Max();
 
-    private static int Stood(BreadFloor bread, ClockJob job) => job.Preps.Count == 0 ? 0 :
-        Enumerable.Range(0, job.Balls).Where(i => bread.Opened[i] >= 0).Select(i => bread.Opened[i] - ClockLives.Mixed(job, bread, i)).DefaultIfEmpty(0).Max();
+    // Until it is opened, or poured.
+    private static int Stood(BreadFloor bread, ClockJob job) => Enumerable.Range(0, job.Balls)
+        .Select(i => (Ball: i, Until: job.Roll == 0 ? bread.Laid[i * job.Each] : bread.Opened[i]))
+        .Where(b => b.Until >= 0)
+        .Select(b => b.Until - ClockLives.Mixed(job, bread, b.Ball))
+        .DefaultIfEmpty(0)
+        .Max();
 
     // ---- what if
 
     private static IEnumerable<WhatIfSheet> WhatIfs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, IReadOnlyList<ClockJob> jobs, Timetable now, Seconds late)
     {
-        WhatIfSheet Sheet(WhatIf what, IReadOnlyList<ClockJob> then, ClockSpec with, ClockSpec? change, Roasting? roasting = null)
+        WhatIfSheet Sheet(WhatIf what, IReadOnlyList<ClockJob> then, ClockSpec with, BatchSpec batch)
         {
             var table = Best(then, with);
             var report = Report(then, with, table);
@@ -192,11 +197,10 @@ public static class ClockStage
                 report.Breaches.Count,
                 new(table.Worth.Ends),
                 now.Worth.Ends - table.Worth.Ends >= late.Value,
-                change,
-                roasting);
+                batch);
         }
 
-        WhatIfSheet With(WhatIf what, ClockSpec with) => Sheet(what, with.Ahead == clock.Ahead ? jobs : Jobs(breads, with, larder), with, with);
+        WhatIfSheet With(WhatIf what, ClockSpec with) => Sheet(what, with.Ahead == clock.Ahead ? jobs : Jobs(breads, with, larder), with, breads[0].Spec with { Clock = with });
 
         if (clock.Pans < ClockCheck.Limits.Single(l => l.Field == "clock.pans").Most)
         {
@@ -213,20 +217,28 @@ public static class ClockStage
             yield return With(WhatIf.RollTwoAhead, clock with { RollAhead = 2 });
         }
 
-        yield return Sheet(WhatIf.ShorterRests, Jobs(breads, clock, larder, shorter: true), clock, null);
+        yield return Sheet(WhatIf.ShorterRests, Jobs(breads, clock, larder, shorter: true), clock, Rested(breads[0].Spec, jobs[0], clock));
         if (breads.Any(b => b.Spec.Pan.Roasting != Roasting.DryThenFry && b.Spec.Dough.Feel != Feel.Batter && b.Spec.Pan.Own is null))
         {
             IReadOnlyList<ClockBread> dry = [.. breads.Select(b => Dry(b, larder))];
-            yield return Sheet(WhatIf.DryThenFry, Jobs(dry, clock, larder), clock, null, Roasting.DryThenFry);
+            yield return Sheet(WhatIf.DryThenFry, Jobs(dry, clock, larder), clock, dry[0].Spec);
         }
 
         if (clock.Ahead == Ahead.None && breads.Any(b => b.Spec.Dough.Feel != Feel.Batter))
         {
             yield return With(WhatIf.FridgeOvernight, clock with { Ahead = Ahead.Fridge });
             var (frozen, freezer) = Frozen(breads, clock with { Ahead = Ahead.Freezer }, larder);
-            yield return Sheet(WhatIf.FrozenRounds, Jobs(frozen, freezer, larder), freezer, freezer);
+            yield return Sheet(WhatIf.FrozenRounds, Jobs(frozen, freezer, larder), freezer, frozen[0].Spec with { Clock = freezer });
         }
     }
+
+    // Every rest at its least; a night in the fridge is none of them.
+    private static BatchSpec Rested(BatchSpec spec, ClockJob job, ClockSpec clock) => spec with
+    {
+        Rest = spec.Rest with { Time = job.FirstRest.Least },
+        Sheet = spec.Sheet with { Rest = job.BallsRest.Least },
+        Roll = clock.Ahead == Ahead.Fridge ? spec.Roll : spec.Roll with { Rest = new(Math.Min(job.FoldRest.Least.Value, spec.Roll.Rest.Value)) },
+    };
 
     private static ClockBread Dry(ClockBread bread, Larder larder) =>
         bread.Spec.Dough.Feel == Feel.Batter || bread.Spec.Pan.Own is not null ? bread : Planned(bread.Spec with { Pan = bread.Spec.Pan with { Roasting = Roasting.DryThenFry } }, larder);

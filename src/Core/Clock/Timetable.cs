@@ -41,8 +41,5 @@ internal sealed record Timetable(
     IReadOnlyList<HandSlot> Hands,
     IReadOnlyList<PanSlot> Pans,
     IReadOnlyList<BreadFloor> Breads,
-    IReadOnlyList<int> Rounded,
     int RolledWait,
-    int FoldedWait,
-    int Stood,
     bool Stuck);

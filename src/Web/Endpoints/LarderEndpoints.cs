@@ -11,6 +11,8 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Limits">For each number in a spec, its range.</param>
 /// <param name="Plain">What a new bread starts from.</param>
 /// <param name="PlainFilling">What a filling starts from.</param>
+/// <param name="PlainClock">Hands and pans where nothing was said of them.</param>
+/// <param name="MostBeside">Breads beside one in the same service.</param>
 /// <param name="WallSchools">Filling to dough: a spoonful, even, plenty.</param>
 /// <param name="Pans">Every kind as it is usually made.</param>
 /// <param name="Looks">What a face is called, from which darkness on.</param>
@@ -34,6 +36,8 @@ public sealed record LarderView(
     IReadOnlyList<string> FoldSchools,
     BatchSpec Plain,
     FillingSpec PlainFilling,
+    ClockSpec PlainClock,
+    int MostBeside,
     IReadOnlyList<Percent> WallSchools,
     IReadOnlyList<Cookware> Pans,
     IReadOnlyList<LookFrom> Looks,
@@ -78,6 +82,8 @@ public static class LarderEndpoints
         FoldPrograms.Ids,
         BatchSpec.Plain,
         FillingSpec.Usual,
+        ClockSpec.Usual,
+        ClockSpec.MostBeside,
         Parcel.Schools,
             [.. Enum.GetValues<PanKind>().Select(Cookware.Of)],
             LookFrom.All,

@@ -233,7 +233,10 @@ public class StoveTests
     public void Nobody_at_the_stove_is_said_too()
     {
         var stove = New();
+        Press(stove, 5, StoveAct.Laid, pan: 0, number: 1);
+        var due = stove.Now(new(5)).Pans[0].Places[0].Due;
         Press(stove, 10, StoveAct.Hands, value: 0);
+        Assert.Equal(due, stove.Now(new(10)).Pans[0].Places[0].Due);
         Assert.True(stove.Now(new(10)).Stuck);
         Press(stove, 20, StoveAct.Hands, value: 2);
         Assert.Equal((false, 2), (stove.Now(new(20)).Stuck, stove.Now(new(20)).People));

@@ -2076,6 +2076,13 @@ export interface components {
             plain: components["schemas"]["BatchSpec"];
             /** @description What a filling starts from. */
             plainFilling: components["schemas"]["FillingSpec"];
+            /** @description Hands and pans where nothing was said of them. */
+            plainClock: components["schemas"]["ClockSpec"];
+            /**
+             * Format: int32
+             * @description Breads beside one in the same service.
+             */
+            mostBeside: number;
             /** @description Filling to dough: a spoonful, even, plenty. */
             wallSchools: number[];
             /** @description Every kind as it is usually made. */
@@ -3570,8 +3577,8 @@ export interface components {
             lead: components["schemas"]["Seconds"];
             /** @description It would make up for a beginning that is too late. */
             enough: boolean;
-            clock: null | components["schemas"]["ClockSpec"];
-            roasting: null | components["schemas"]["Roasting"];
+            /** @description The first bread as it would be decided. */
+            batch: components["schemas"]["BatchSpec"];
         };
     };
     responses: never;

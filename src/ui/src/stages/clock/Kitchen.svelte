@@ -23,7 +23,6 @@
     const { data } = await api.GET("/api/breads");
     breads = data ?? [];
   });
-  const MOST_BESIDE = 4;
   const ahead: { value: Ahead; label: string }[] = [
     { value: "none", label: m.ahead_none() },
     { value: "fridge", label: m.ahead_fridge() },
@@ -108,7 +107,7 @@
           </li>
         {/each}
       </ul>
-      {#if beside.length < MOST_BESIDE && free.length > 0}
+      {#if beside.length < (larder.view?.mostBeside ?? 0) && free.length > 0}
         <label class="mt-1.5 flex items-center gap-2"
           ><Plus size={18} class="text-rim" aria-hidden="true" />
           <select

@@ -35,21 +35,9 @@
   }
 
   function take(what: WhatIfSheet) {
-    const { clock, pan, rest, sheet, roll } = spec;
-    const before = $state.snapshot({ clock, pan, rest, sheet, roll });
-    batch.change(() => {
-      if (what.clock) spec.clock = what.clock;
-      if (what.what === "frozenRounds") spec.pan.frozen = true;
-      if (what.roasting) spec.pan.roasting = what.roasting;
-      if (what.what === "shorterRests")
-        for (const { rest, bounds, bread } of view.sheet.rests) {
-          if (bread > 0) continue;
-          if (rest === "dough") spec.rest.time = bounds.least;
-          else if (rest === "balls") spec.sheet.rest = bounds.least;
-          else if (rest === "folded") spec.roll.rest = bounds.least;
-        }
-    });
-    toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
+    const before = $state.snapshot(spec);
+    batch.change(() => Object.assign(spec, what.batch));
+    toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, { clock: null, ...before })));
   }
 </script>
 
