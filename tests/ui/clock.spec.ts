@@ -201,6 +201,9 @@ test("the timetable for the wall has a line for each stretch of work, in its ord
   expect(from.length).toBeLessThan(30);
   expect(from).toEqual([...from].sort((a, b) => a - b));
   await expect(printed).toContainText("Fold 1–24");
+  // The last piece on the pan is lifted when the table begins.
+  const roast = printed.getByRole("row", { name: /Roast 1–24/ });
+  expect(18 * 60 + 30 - minutes(await roast.locator("td").nth(1).innerText())).toBeLessThanOrEqual(1);
 });
 
 test("own step times are what the clock goes by", async ({ bench, page }) => {

@@ -94,6 +94,7 @@ test("paler is quicker, and a pan too cool for any colour says so instead of a t
 
 test("another pan, another flame: the times and the row of pieces follow", async ({ bench, page }) => {
   await page.getByRole("tab", tab("Pan and probe")).click();
+  await expect(bench.stratum("pan")).toContainText(/\d\d:\d\d/);
   const pan = () => bench.stratum("pan").innerText();
   const iron = await pan();
   await page.getByLabel("Pan", { exact: true }).selectOption("Thin non-stick");
@@ -114,6 +115,8 @@ test("another pan, another flame: the times and the row of pieces follow", async
 
 test("the probe disagrees and the plan follows it until it is told not to", async ({ bench, page }) => {
   await page.getByRole("tab", tab("Pan and probe")).click();
+  // The hours come after the figures: only then is the row whole.
+  await expect(bench.stratum("pan")).toContainText(/\d\d:\d\d/);
   await expect(page.getByTestId("probe")).toHaveText(/^\d+ °C$/);
   await expect(page.getByTestId("probe-state")).toContainText("cooler than planned");
   const pan = () => bench.stratum("pan").innerText();

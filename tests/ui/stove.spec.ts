@@ -1,4 +1,4 @@
-import type { APIRequestContext, Page } from "@playwright/test";
+import type { APIRequestContext, BrowserContext, Page } from "@playwright/test";
 import { expect, refusedRequests, test } from "./kitchen";
 import { startServer } from "./server.mjs";
 
@@ -38,6 +38,15 @@ async function open(page: Page, kitchen: Kitchen, id: string) {
   await expect(page.getByTestId("belt")).toBeVisible();
 }
 
+/** A second screen on the same new service. */
+async function two(page: Page, kitchen: Kitchen, context: BrowserContext, request: APIRequestContext) {
+  const id = await begin(request, kitchen.address);
+  const other = await context.newPage();
+  await open(page, kitchen, id);
+  await open(other, kitchen, id);
+  return { id, other };
+}
+
 const pan = (page: Page, number: number) => page.getByRole("region", { name: `Pan ${number}`, exact: true });
 const group = (page: Page, at: string) => page.locator(`[data-group="${at}"]`);
 const press = (page: Page, name: string | RegExp) => page.getByRole("button", { name }).first().click();
@@ -68,10 +77,7 @@ test("from the clock to the stove, and a piece from pan to cloth press by press"
 });
 
 test("two screens show the same, and both can act; the same piece is lifted once", async ({ page, kitchen, context, request }) => {
-  const id = await begin(request, kitchen.address);
-  const other = await context.newPage();
-  await open(page, kitchen, id);
-  await open(other, kitchen, id);
+  const { other } = await two(page, kitchen, context, request);
   await pan(page, 1)
     .getByRole("button", { name: /^Lay 1/ })
     .click();
@@ -252,10 +258,7 @@ test.describe("with the kitchen gone", () => {
     context,
     request,
   }) => {
-    const id = await begin(request, kitchen.address);
-    const other = await context.newPage();
-    await open(page, kitchen, id);
-    await open(other, kitchen, id);
+    const { id, other } = await two(page, kitchen, context, request);
     await pan(page, 1)
       .getByRole("button", { name: /^Lay 1/ })
       .click();

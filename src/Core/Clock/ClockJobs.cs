@@ -14,9 +14,6 @@ internal static class ClockJobs
 
     private const int Trayful = 12; // balls divided before the next thing is thought of
 
-    // A springback nobody sees: less rest than leaves so much is short (the same bound the roll's note has).
-    private const double WorthRollingPast = 0.02;
-
     private static int Whole(Seconds s) => Math.Max((int)Math.Round(s.Value), 0);
 
     private static int Whole(Minutes m) => Math.Max((int)Math.Round(m.Value * 60), 0);
@@ -90,7 +87,7 @@ internal static class ClockJobs
 
         var rest = sheet.Roll.Rest.Value;
         var back = sheet.Roll.Springback.Fraction;
-        var least = back > 0 ? Math.Clamp(rest + Round.RestUntil(back, WorthRollingPast).Value, 0, rest) : 0;
+        var least = back > 0 ? Math.Clamp(rest + Round.RestUntil(back, LaminationNotes.WorthRollingPast).Value, 0, rest) : 0;
         return new(new(rest), new(Math.Floor(least)), new(Math.Max(rest, Math.Ceiling(least))), new(Math.Max(FoldedLongest, rest)));
     }
 

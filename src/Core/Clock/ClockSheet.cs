@@ -84,7 +84,6 @@ public sealed record StageTime(int Bread, Stage Stage, Seconds At);
 /// <param name="Chain">The longest way of one piece.</param>
 /// <param name="PerHour">Pieces an hour once it runs.</param>
 /// <param name="Oldest">The first piece's age when the last one is done.</param>
-/// <param name="Youngest">What it would be were no place ever empty.</param>
 /// <param name="PanIdle">Of the time between first and last piece, percent of all places.</param>
 /// <param name="RolledWait">The longest a rolled piece waits.</param>
 public sealed record ClockReport(
@@ -97,10 +96,8 @@ public sealed record ClockReport(
     Seconds PanEach,
     int PerHour,
     Seconds Oldest,
-    Seconds Youngest,
     Percent PanIdle,
     Seconds RolledWait,
-    Seconds RolledMay,
     IReadOnlyList<Breach> Breaches);
 
 /// <summary>A service on the clock. All times are seconds after the first thing anybody does.</summary>

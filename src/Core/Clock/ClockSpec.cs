@@ -48,7 +48,7 @@ public sealed record ClockSpec(
     Ahead Ahead = Ahead.None,
     IReadOnlyList<Beside>? Beside = null)
 {
-    public const int MostBeside = 4;
+    public const int MostBeside = 4, MostPeople = 12, MostPans = 12;
 
     public static ClockSpec Usual { get; } = new();
 }
@@ -58,8 +58,8 @@ internal static class ClockCheck
 {
     public static IReadOnlyList<Limit> Limits { get; } =
     [
-        new("clock.people", 1, 12, ""),
-        new("clock.pans", 1, 12, ""),
+        new("clock.people", 1, ClockSpec.MostPeople, ""),
+        new("clock.pans", 1, ClockSpec.MostPans, ""),
         new("clock.places", 1, 12, ""),
         new("clock.rollAhead", 1, 24, ""),
         new("clock.openBalls", 1, 60, ""),

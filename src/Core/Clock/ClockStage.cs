@@ -127,10 +127,8 @@ public static class ClockStage
             new(Math.Round(panEach)),
             (int)Math.Floor(3600 / Math.Max(Math.Max(handsEach, panEach), 1)),
             new(best.Worth.Oldest),
-            new(Math.Max(pans - jobs[0].Pan.Length, 0)),
             Percent.FromFraction(Math.Min((double)best.Worth.Idle / ((double)places * (roasting + jobs[0].Pan.Length)), 1)),
             new(best.RolledWait),
-            new(jobs.Max(j => j.Limits.Rolled)),
             [.. Breaches(jobs, best, late, gone)]);
     }
 
@@ -202,12 +200,12 @@ public static class ClockStage
 
         WhatIfSheet With(WhatIf what, ClockSpec with) => Sheet(what, with.Ahead == clock.Ahead ? jobs : Jobs(breads, with, larder), with, breads[0].Spec with { Clock = with });
 
-        if (clock.Pans < ClockCheck.Limits.Single(l => l.Field == "clock.pans").Most)
+        if (clock.Pans < ClockSpec.MostPans)
         {
             yield return With(WhatIf.AnotherPan, clock with { Pans = clock.Pans + 1 });
         }
 
-        if (clock.People < ClockCheck.Limits.Single(l => l.Field == "clock.people").Most)
+        if (clock.People < ClockSpec.MostPeople)
         {
             yield return With(WhatIf.AnotherHand, clock with { People = clock.People + 1 });
         }

@@ -244,7 +244,7 @@ public sealed class Stove
             // Where hands wait for a rest, or for an hour still to come, nobody need press anything.
             !floor.Ended && now - floor.Last > LeftOpen && inForce.Hands.Any(h => h.Parts.Count > 0 && h.Parts[0].From.Value <= now),
             [.. Enumerable.Range(0, floor.Gone.Length).Select(Pan)],
-            [.. inForce.Hands.Where(h => h.Parts.Count > 0 || h.Pan is not null).OrderBy(h => h.Parts[0].From.Value).Take(MostTasks).Select(h => Task(h, now))],
+            [.. inForce.Hands.Where(h => h.Parts.Count > 0).OrderBy(h => h.Parts[0].From.Value).Take(MostTasks).Select(h => Task(h, now))],
             [.. breads.Select((_, b) => Bread(b))],
             [.. ClockStage.Breaches(jobs, inForce)],
             [.. events.Where(e => e.Act is not (StoveAct.Undo or StoveAct.Heat)).TakeLast(MostPast).Reverse().Select(e => new StovePast(e, undone.Contains(e.Id)))]);
@@ -253,8 +253,7 @@ public sealed class Stove
     private StovePan Pan(int pan)
     {
         var places = floor.Places.Where(p => p.Pan == pan).Select(Place).ToList();
-        var next = inForce.Pans.Where(s => s.Pan == pan && !floor.Places.Any(p => p.On is { } on && on.Bread == s.Bread && on.Pieces[0] + 1 == s.Pieces[0] && p.Pan == pan)).MinBy(s => s.Laid.Value);
-        var bread = places.FirstOrDefault(p => p.Bread is not null)?.Bread ?? next?.Bread ?? Math.Max(floor.LastBread[pan], 0);
+        var bread = places.FirstOrDefault(p => p.Bread is not null)?.Bread ?? places.Select(p => p.Next).MinBy(n => n?.At.Value)?.Bread ?? Math.Max(floor.LastBread[pan], 0);
         var (spec, sheet) = (breads[bread].Spec.Pan, breads[bread].Sheet.Pan);
         var heat = floor.Heats[pan]?.Heat;
         return new(
@@ -265,8 +264,7 @@ public sealed class Stove
             sheet.SmokePoint,
             StateOf(heat, spec.Laid, sheet),
             floor.SinceWipe[pan] >= jobs[bread].WipeEvery,
-            places,
-            next is null ? null : new(next.Bread, next.Pieces[0], next.Laid));
+            places);
     }
 
     private static PanState StateOf(Celsius? heat, Celsius wanted, PanSheet sheet) => heat is not { } h ? PanState.Unmeasured
@@ -276,9 +274,13 @@ public sealed class Stove
 
     private StovePlace Place(PlaceFloor place)
     {
+        var then = inForce.Pans
+            .Where(s => s.Pan == place.Pan && s.Place == place.Place && !(place.On is { } o && o.Bread == s.Bread && o.Fry == s.Fry && o.Pieces[0] + 1 == s.Pieces[0]))
+            .MinBy(s => s.Laid.Value);
+        var next = then is null ? null : new StoveNext(then.Bread, then.Pieces[0], then.Laid);
         if (place.On is not { } on)
         {
-            return new(place.Place, null, [], null, null, 0, false, default, 0, false);
+            return new(place.Place, null, [], null, null, 0, false, default, 0, false, next);
         }
 
         var turns = breads[on.Bread].Sheet.Pan.Turns;
@@ -295,7 +297,8 @@ public sealed class Stove
             on.Moments.Count == 1,
             on.Moments.Count > 1 && stay < turns.Count ? turns[stay].Fat : default,
             up > 0 && turns.Count > 0 ? turns[Math.Min(up, turns.Count) - 1].Dark : 0,
-            on.Fry);
+            on.Fry,
+            next);
     }
 
     private StoveTask Task(HandSlot slot, int now)

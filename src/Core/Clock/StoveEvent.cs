@@ -3,7 +3,7 @@ namespace Ystrata.Core;
 /// <summary>What happens at a running service, each one press.</summary>
 public enum StoveAct
 {
-    /// <summary>Something at the bench is finished: a bowl, a trayful, a step of the filling, a ball, a roll.</summary>
+    /// <summary>Something at the bench is finished: a bowl, a trayful, a step of the filling, a ball (the part of its program in <see cref="StoveEvent.Value"/>, where told), a roll.</summary>
     Done,
     Laid,
     Turned,

@@ -129,7 +129,7 @@ internal sealed class StoveFloor
             case StoveAct.Done:
                 return e is not { Bread: { } db, Number: { } dn, Work: { } work } ? No(StoveRefusal.NotTold)
                     : IsDone(db, work, dn) is not { } done ? No(StoveRefusal.NoSuchWork)
-                    : done ? already : yes;
+                    : done || (work == ClockWork.Fold && e.Value is { } chore && Breads[db].Chores[dn - 1] > chore) ? already : yes;
             case StoveAct.Laid:
                 return at == PieceAt.Lost ? No(StoveRefusal.PieceLost)
                     : at is PieceAt.OnPan or PieceAt.Hot or PieceAt.Served ? already
@@ -162,7 +162,7 @@ internal sealed class StoveFloor
             case StoveAct.Heat:
                 return Ranged(e.Value, LeastHeat, MostHeat);
             case StoveAct.Hands:
-                return Ranged(e.Value, 0, 12) is { Refusal: { } why } ? No(why) : (int)e.Value!.Value == People ? already : yes;
+                return Ranged(e.Value, 0, ClockSpec.MostPeople) is { Refusal: { } why } ? No(why) : (int)e.Value!.Value == People ? already : yes;
             case StoveAct.Table:
                 return Ranged(e.Value, 0, Service.LongestAhead);
             default:
@@ -354,14 +354,10 @@ internal sealed class StoveFloor
         {
             pieces = [.. Enumerable.Range(0, job.Pieces).Where(i => bread.At[i] == PieceAt.Dry).Take(job.Stack)];
         }
-        else if (job.Roll > 0 && bread.Rolled[first] < 0)
-        {
-            Fold(b, first / job.Each, at);
-            bread.Rolled[first] = at;
-        }
         else
         {
             Fold(b, first / job.Each, at);
+            bread.Rolled[first] = job.Roll > 0 && bread.Rolled[first] < 0 ? at : bread.Rolled[first];
         }
 
         var visit = fry ? job.FryOf(pieces.Count) : Heats[place.Pan] is { } heat ? visitAt(place.Pan, b, heat.Heat) : job.Pan;

@@ -8,9 +8,10 @@ namespace Ystrata.Core;
 /// <param name="Lift">True when what comes next is the lifting.</param>
 /// <param name="Fat">That goes under it with the next turn.</param>
 /// <param name="Dark">How dark the face is that is up.</param>
-public sealed record StovePlace(int Place, int? Bread, IReadOnlyList<int> Numbers, Seconds? Since, Seconds? Due, int Turns, bool Lift, Grams Fat, double Dark, bool Fry);
+/// <param name="Next">The piece it gets next; nothing when none is left for it.</param>
+public sealed record StovePlace(int Place, int? Bread, IReadOnlyList<int> Numbers, Seconds? Since, Seconds? Due, int Turns, bool Lift, Grams Fat, double Dark, bool Fry, StoveNext? Next);
 
-/// <summary>The piece a pan waits for.</summary>
+/// <summary>The piece a place waits for.</summary>
 /// <param name="At">When it goes on.</param>
 public sealed record StoveNext(int Bread, int Number, Seconds At);
 
@@ -31,7 +32,7 @@ public enum PanState
 /// <param name="Wanted">For the bread it has or gets.</param>
 /// <param name="SmokeFrom">Nothing where the fat does not smoke.</param>
 /// <param name="Wipe">Before the next piece.</param>
-public sealed record StovePan(int Pan, bool Gone, Celsius? Heat, Celsius Wanted, Celsius? SmokeFrom, PanState State, bool Wipe, IReadOnlyList<StovePlace> Places, StoveNext? Next);
+public sealed record StovePan(int Pan, bool Gone, Celsius? Heat, Celsius Wanted, Celsius? SmokeFrom, PanState State, bool Wipe, IReadOnlyList<StovePlace> Places);
 
 /// <summary>One thing for a hand to do.</summary>
 /// <param name="Rested">How long what it is done to has rested by then; nothing at the pan.</param>

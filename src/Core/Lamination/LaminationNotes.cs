@@ -19,7 +19,7 @@ public static class LaminationNotes
     private const double WidestByMend = 320;
 
     // Springback worth rolling past for, share of the diameter.
-    private const double WorthRollingPast = 0.02;
+    internal const double WorthRollingPast = 0.02;
 
     public static IEnumerable<Note> OfSheet(SheetSpec spec, FirstSheet sheet, bool folded, RestSheet rest)
     {

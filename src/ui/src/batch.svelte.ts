@@ -160,6 +160,7 @@ class Batch {
     this.planned = null;
     this.unworkable = [];
     this.unkeepable = [];
+    this.unclockable = [];
     void this.plan();
   }
 
@@ -202,6 +203,8 @@ class Batch {
     this.clocking = true;
     try {
       const { data, error } = await api.POST("/api/clock", { body: { name: this.name, spec, madeFor: this.madeFor } });
+      // Another plan, or another batch, came meanwhile: its own clock is on its way.
+      if (spec !== this.planned) return;
       if (data) this.clock = data;
       this.unclockable = data ? [] : refusalsOf(error);
     } catch {

@@ -14,6 +14,15 @@ const BEAT_MS = 200;
 const SILENT_MS = 12_000;
 const DRAWER = "ystrata.presses.1";
 
+/** A random id (RFC 9562, version 4): browsers make one themselves only for pages of this machine or over TLS, and a phone may come by plain HTTP. */
+function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, "0")).join("");
+  return [0, 8, 12, 16, 20].map((from, i, all) => hex.slice(from, all[i + 1])).join("-");
+}
+
 /**
  * One service as this screen sees it. The state is the kitchen's; this screen only counts down between two words of it, by the kitchen's
  * clock. A press is shown as done when the kitchen has it; until then it waits, also through a reload, and is sent again with the same id.
@@ -55,7 +64,7 @@ export class StoveScreen {
   }
 
   press(press: Press): void {
-    this.waiting = [...this.waiting, { body: { ...press, id: crypto.randomUUID() }, at: Date.now() }];
+    this.waiting = [...this.waiting, { body: { ...press, id: newId() }, at: Date.now() }];
     this.remember();
     void this.send();
   }
@@ -75,7 +84,8 @@ export class StoveScreen {
         if (!data && response.status >= 500) throw new Error("no answer");
         this.waiting = this.waiting.slice(1);
         this.remember();
-        if (data) this.take(data.service);
+        // An answer that was overtaken by a newer word is old.
+        if (data && !(this.view && Date.parse(data.service.sent) < Date.parse(this.view.sent))) this.take(data.service);
         this.refused = data ? null : ((error as { code?: StoveRefusal } | undefined)?.code ?? "notTold");
       }
     } catch {
@@ -101,8 +111,6 @@ export class StoveScreen {
   }
 
   private take(view: ServiceView): void {
-    // An answer that was overtaken by a newer word is old.
-    if (this.view && Date.parse(view.sent) < Date.parse(this.view.sent) && Date.now() - this.lastWord < SILENT_MS) return;
     this.view = view;
     this.ahead = Date.parse(view.sent) - Date.now();
     this.lastWord = Date.now();

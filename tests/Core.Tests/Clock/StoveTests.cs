@@ -109,6 +109,19 @@ public class StoveTests
     }
 
     [Fact]
+    public void Two_screens_that_end_the_same_part_of_a_program_end_it_once()
+    {
+        var rested = Breads.White(Breads.Letter, new RestStep(new(20)), Breads.Letter);
+        var stove = New(spec: rested);
+        Press(stove, 5000, StoveAct.Done, number: 1, work: ClockWork.Fold, value: 0);
+
+        Assert.Equal(new StoveAnswer(false), stove.Check(Event(5001, StoveAct.Done, number: 1, work: ClockWork.Fold, value: 0)));
+        Assert.Equal(PieceAt.Ball, At(stove, 5001, 1));
+        Press(stove, 6500, StoveAct.Done, number: 1, work: ClockWork.Fold, value: 1);
+        Assert.Equal(PieceAt.Folded, At(stove, 6500, 1));
+    }
+
+    [Fact]
     public void What_cannot_be_is_refused_with_its_reason()
     {
         var stove = New();
@@ -221,12 +234,26 @@ public class StoveTests
         Press(stove, 10, StoveAct.PanGone, pan: 1);
         var one = stove.Now(new(10));
         Assert.False(one.Stuck);
-        Assert.True(one.Pans[1].Gone && one.Pans[1].Next is null);
+        Assert.True(one.Pans[1].Gone && one.Pans[1].Places[0].Next is null);
 
         Press(stove, 20, StoveAct.PanGone, pan: 0);
         Assert.True(stove.Now(new(20)).Stuck);
         Press(stove, 30, StoveAct.PanBack, pan: 0);
         Assert.False(stove.Now(new(30)).Stuck);
+    }
+
+    [Fact]
+    public void Every_place_of_a_plate_has_a_piece_of_its_own_to_come()
+    {
+        var stove = New(clock: new(Places: 3));
+        // In the order of their laying: the pieces themselves in order, none at two places.
+        List<int> Next(double now) => [.. stove.Now(new(now)).Pans[0].Places.Select(p => p.Next).OfType<StoveNext>().OrderBy(n => n.At.Value).Select(n => n.Number)];
+        Assert.Equal([1, 2], Next(0).Take(2));
+        Assert.Equal(Next(0).Distinct().Order(), Next(0));
+
+        Press(stove, 100, StoveAct.Laid, pan: 0, number: 1);
+        Assert.Equal(2, Next(100)[0]);
+        Assert.Equal(Next(100).Distinct().Order(), Next(100));
     }
 
     [Fact]

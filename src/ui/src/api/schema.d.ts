@@ -981,13 +981,10 @@ export interface components {
             perHour: number;
             /** @description The first piece's age when the last one is done. */
             oldest: components["schemas"]["Seconds"];
-            /** @description What it would be were no place ever empty. */
-            youngest: components["schemas"]["Seconds"];
             /** @description Of the time between first and last piece, percent of all places. */
             panIdle: components["schemas"]["Percent"];
             /** @description The longest a rolled piece waits. */
             rolledWait: components["schemas"]["Seconds"];
-            rolledMay: components["schemas"]["Seconds"];
             breaches: components["schemas"]["Breach"][];
         };
         /** @enum {unknown} */
@@ -3274,7 +3271,7 @@ export interface components {
              */
             undoes?: null | string;
         };
-        /** @description The piece a pan waits for. */
+        /** @description The piece a place waits for. */
         StoveNext: {
             /** Format: int32 */
             bread: number;
@@ -3296,7 +3293,6 @@ export interface components {
             /** @description Before the next piece. */
             wipe: boolean;
             places: components["schemas"]["StovePlace"][];
-            next: null | components["schemas"]["StoveNext"];
         };
         StovePast: {
             event: components["schemas"]["StoveEvent"];
@@ -3334,6 +3330,7 @@ export interface components {
              */
             dark: number;
             fry: boolean;
+            next: null | components["schemas"]["StoveNext"];
         };
         /** @description A press that cannot be. */
         StoveProblem: {

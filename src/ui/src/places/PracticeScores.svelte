@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { changes } from "../api/changes.svelte";
   import { api } from "../api/client";
   import type { PracticeScore } from "../api/types";
   import { m } from "../paraglide/messages";
@@ -6,7 +7,11 @@
 
   /** How practice at the pan goes: the last rounds as bars, the best one said. */
   let scores = $state.raw<PracticeScore[]>([]);
-  void api.GET("/api/practice/scores").then(({ data }) => (scores = data ?? []));
+  // A round just played may still be on its way to the kitchen when the log is opened.
+  $effect(() => {
+    void changes.practice;
+    void api.GET("/api/practice/scores").then(({ data }) => (scores = data ?? []));
+  });
   const last = $derived(scores.slice(0, 16).toReversed());
   const best = $derived(Math.max(...scores.map((s) => s.score)));
 </script>

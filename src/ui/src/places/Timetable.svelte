@@ -1,6 +1,6 @@
 <script lang="ts">
   import Printer from "@lucide/svelte/icons/printer";
-  import type { HandSlot } from "../api/types";
+  import type { ClockSheet } from "../api/types";
   import { batch } from "../batch.svelte";
   import { m } from "../paraglide/messages";
   import { breachWords, clockRestName, hourOf, span, workName } from "../words/clock";
@@ -20,27 +20,44 @@
   const here = batch.recover();
   const view = $derived(batch.clock);
 
-  const place = (h: HandSlot) => (h.pan == null ? m.hands_lane({ number: h.person + 1 }) : m.pan_lane({ number: h.pan + 1 }));
   // What follows each other of the same kind is one line: fold 1 to 6.
-  function linesOf(slots: HandSlot[]): Line[] {
+  const BREAK_S = 600;
+  function linesOf({ hands, pans }: ClockSheet): Line[] {
+    const all: Omit<Line, "key">[] = [
+      ...hands
+        .filter((h) => h.pan == null && h.parts.length > 0)
+        .map((h) => ({
+          from: h.parts[0]!.from,
+          to: h.parts.at(-1)!.to,
+          who: m.hands_lane({ number: h.person + 1 }),
+          what: workName[h.work](),
+          first: h.number,
+          last: h.number,
+          bread: h.bread,
+        })),
+      ...pans.map((p) => ({
+        from: p.laid,
+        to: p.lifted,
+        who: m.pan_lane({ number: p.pan + 1 }),
+        what: p.fry ? m.work_fry() : m.work_roast(),
+        first: p.pieces[0]!,
+        last: p.pieces.at(-1)!,
+        bread: p.bread,
+      })),
+    ].toSorted((a, b) => a.from - b.from);
     const open: Record<string, Line> = {};
     const lines: Line[] = [];
-    for (const h of slots.filter((s) => s.parts.length > 0 && (s.pan == null || s.work === "lay" || s.work === "fry"))) {
-      const key = `${place(h)}-${h.work}-${h.bread}`;
-      const [from, to] = [h.parts[0]!.from, h.parts.at(-1)!.to];
+    for (const stretch of all) {
+      const key = `${stretch.who}-${stretch.what}-${stretch.bread}`;
       const last = open[key];
-      if (last && from - last.to < 600) {
-        last.to = Math.max(last.to, to);
-        last.last = Math.max(last.last, h.number);
-      } else {
-        const line = { from, to, who: place(h), what: workName[h.work](), first: h.number, last: h.number, bread: h.bread, key };
-        open[key] = line;
-        lines.push(line);
-      }
+      if (last && stretch.from - last.to < BREAK_S) {
+        last.to = Math.max(last.to, stretch.to);
+        last.last = Math.max(last.last, stretch.last);
+      } else lines.push((open[key] = { ...stretch, key }));
     }
-    return lines.toSorted((a, b) => a.from - b.from);
+    return lines;
   }
-  const lines = $derived(view ? linesOf(view.sheet.hands) : []);
+  const lines = $derived(view ? linesOf(view.sheet) : []);
 </script>
 
 <div class="mx-auto max-w-[190mm] bg-white p-6 print:p-0" data-testid="printed-timetable">

@@ -41,10 +41,10 @@
       const piece = { bread: p.bread, number: p.numbers[0]! };
       return p.lift ? { act: "lifted", ...at, ...piece } : { act: "turned", ...at, ...piece, value: p.turns };
     }
-    return pan.next && !pan.gone ? { act: "laid", ...at, bread: pan.next.bread, number: pan.next.number } : null;
+    return p.next && !pan.gone ? { act: "laid", ...at, bread: p.next.bread, number: p.next.number } : null;
   }
   function wordsOf(p: StovePlace): string {
-    if (p.bread == null) return pan.next ? m.press_lay({ piece: pieceName(sheet, pan.next.bread, pan.next.number) }) : m.press_none();
+    if (p.bread == null) return p.next ? m.press_lay({ piece: pieceName(sheet, p.next.bread, p.next.number) }) : m.press_none();
     return p.lift ? m.press_lift() : p.fat > 0 ? m.press_turn_fat({ mass: amount(p.fat, "g") }) : m.press_turn();
   }
   const same = (a: Press | null, b: Press | null) => a !== null && b !== null && a.act === b.act && a.pan === b.pan && a.place === b.place;
@@ -99,7 +99,7 @@
   <div class="flex flex-wrap content-center items-center justify-center gap-3">
     {#each pan.places as p (p.place)}
       {@const left = p.due == null ? null : p.due - now}
-      {@const waitsFor = p.bread == null ? pan.next : null}
+      {@const waitsFor = p.bread == null ? p.next : null}
       {@const press = pressOf(p)}
       {@const key = keyOf(p.place)}
       {@const pending = waits({ pan: pan.pan, place: p.place })}

@@ -46,7 +46,7 @@
 
   function pressOf(t: StoveTask): Press | null {
     const piece = { bread: t.bread, number: t.number };
-    if (isBench(t)) return { act: "done", ...piece, work: t.work };
+    if (isBench(t)) return { act: "done", ...piece, work: t.work, value: t.chore };
     const spot = { pan: t.pan!, place: t.place ?? 0 };
     const lies = sheet?.pans[t.pan!]?.places.find((p) => p.place === (t.place ?? 0));
     if (t.work === "lay" || t.work === "fry") return { act: "laid", ...spot, ...piece };
@@ -83,7 +83,7 @@
     if (!sheet) return;
     const now = [
       ...sheet.pans.flatMap((pan) =>
-        pan.places.map((p) => [keyOfSpot(pan.pan, p.place), `${p.bread}-${p.numbers[0] ?? pan.next?.number}-${p.turns}`] as const),
+        pan.places.map((p) => [keyOfSpot(pan.pan, p.place), `${p.bread}-${p.numbers[0] ?? p.next?.number}-${p.turns}`] as const),
       ),
       ["hands", bench ? `${bench.work}-${bench.bread}-${bench.number}-${bench.chore}` : ""] as const,
     ];

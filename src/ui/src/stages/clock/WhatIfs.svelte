@@ -65,7 +65,10 @@
           {#if late && w.enough}<span class="inline-flex items-center gap-1 font-semibold text-leaf"
               ><Check size={15} aria-hidden="true" />{m.would_do()}</span
             >{/if}
-          <span class="block text-[14px] text-mute">{buys(w, forwards).join(", ")} · {m.an_hour({ count: w.perHour })}</span></span
+          <span class="block text-[14px] text-mute"
+            >{buys(w, forwards).join(", ")} · {m.an_hour({ count: w.perHour })}{#if report.breaches.length > 0 && w.breaches === 0}
+              · <b class="text-leaf">{m.keeps_limits()}</b>{/if}</span
+          ></span
         >
         <button
           class="button plain !px-2.5 whitespace-nowrap"

@@ -3,6 +3,7 @@
   import Dices from "@lucide/svelte/icons/dices";
   import RotateCw from "@lucide/svelte/icons/rotate-cw";
   import { onDestroy } from "svelte";
+  import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
   import type { PracticePlay } from "../../api/types";
   import { m } from "../../paraglide/messages";
@@ -35,10 +36,12 @@
 
   async function ask(lift?: number) {
     busy = true;
-    const { data } = await api.POST("/api/practice", { body: { seed: play?.task.seed ?? seed(), turns, ...(lift != null && { lift }) } });
+    const body = { seed: play?.task.seed ?? seed(), turns, ...(lift != null && { lift }) };
+    const { data } = await api.POST("/api/practice", { body }).catch(unanswered);
     play = data ?? play;
     busy = false;
   }
+  const unanswered = () => ({ data: undefined, error: {} });
   const seed = () => crypto.getRandomValues(new Uint32Array(1))[0]! >>> 1;
   async function deal() {
     stop();
@@ -72,8 +75,11 @@
     if (busy || second <= (turns.at(-1) ?? 0)) return;
     stop();
     await ask(second);
-    const { error } = await api.POST("/api/practice/scores", { body: { seed: play!.task.seed, turns, lift: second } });
+    if (!play?.end) return lay();
+    const body = { seed: play.task.seed, turns, lift: second };
+    const { error } = await api.POST("/api/practice/scores", { body }).catch(unanswered);
     unkept = error != null;
+    changes.practice++;
   }
   onDestroy(stop);
   void deal();
