@@ -23,6 +23,8 @@ const DRAWER = "ystrata.batch.2";
 const KEEP_AFTER_MS = 500;
 const TRY_AGAIN_MS = 3000;
 const CLOCK_AFTER_MS = 120;
+/** An answer takes milliseconds: one that takes this long is lost on the way, and is asked for again. */
+const ANSWERED_WITHIN_MS = 8000;
 
 const USUAL_AHEAD_MS = 4 * 3600_000;
 const HALF_HOUR_MS = 1800_000;
@@ -175,7 +177,7 @@ class Batch {
         this.planAgain = false;
         const spec = $state.snapshot(this.spec);
         if (!spec) break;
-        const { data, error } = await api.POST("/api/plan", { body: spec });
+        const { data, error } = await api.POST("/api/plan", { body: spec, signal: AbortSignal.timeout(ANSWERED_WITHIN_MS) });
         if (this.planAgain) continue;
         if (data) {
           this.sheet = data;
