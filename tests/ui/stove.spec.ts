@@ -65,7 +65,9 @@ test("from the clock to the stove, and a piece from pan to cloth press by press"
   await expect(group(page, "onPan")).toContainText("1");
   await pan(page, 1).getByRole("button", { name: /^Turn/ }).click();
   await expect(pan(page, 1)).toContainText("second side");
+  await expect(pan(page, 1).getByRole("button", { name: /^Turn/ })).toBeEnabled();
   await pan(page, 1).getByRole("button", { name: /^Turn/ }).click();
+  await expect(pan(page, 1).getByRole("button", { name: /^Lift/ })).toBeEnabled();
   await pan(page, 1).getByRole("button", { name: /^Lift/ }).click();
   await expect(group(page, "hot")).toContainText("1");
   await expect(page.getByTestId("done")).toHaveText("1 of 24 done");
@@ -143,6 +145,9 @@ test("every press can be taken back from the list", async ({ page, kitchen, requ
   await pan(page, 1)
     .getByRole("button", { name: /^Lay 1/ })
     .click();
+  // A button that changes with the answer takes no press for a moment.
+  await expect(group(page, "onPan")).toContainText("1");
+  await expect(pan(page, 2).getByRole("button", { name: /^Lay 2/ })).toBeEnabled();
   await pan(page, 2)
     .getByRole("button", { name: /^Lay 2/ })
     .click();
