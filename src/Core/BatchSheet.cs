@@ -19,7 +19,11 @@ public sealed record BatchSheet(
     IReadOnlyList<Allergen> Allergens,
     IReadOnlyDictionary<string, KitchenMeasure> Measures,
     IReadOnlyList<Note> Notes,
-    FillingSheet? Filling = null);
+    FillingSheet? Filling = null)
+{
+    /// <summary>What could be found wrong with it at the table, the likeliest first.</summary>
+    public IReadOnlyList<Risk> Risks { get; } = FaultStage.Ahead(Notes);
+}
 
 /// <summary>From decisions to sheet: pure, the same for the same input, in the order of the work.</summary>
 public static class Planner
@@ -86,6 +90,7 @@ public static class Planner
             [
                 .. DoughNotes.Of(spec, dough, solved, larder),
                 .. RestNotes.Of(spec, rest, dough),
+                .. BallsNotes.Of(balls),
                 .. poured ? LadleNotes.Of(spec, roll) : [],
                 .. folds ? LaminationNotes.OfSheet(shape.Sheet, sheet, fold.Nominal > 1, rest) : [],
                 .. !folds ? [] : LaminationNotes.OfFold(shape, fold, rolled, dough, larder),

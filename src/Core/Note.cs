@@ -40,6 +40,8 @@ public enum NoteCode
     BatterTooThick,
     BatterTooThin,
     BallsEvened,
+    BallsUneven,
+    DoughLean,
     SugarHigh,
     MuchPowder,
     MuchYeast,
@@ -118,6 +120,7 @@ public enum NoteCode
     CoreUnsafe,
     FaceBurnt,
     FacePale,
+    FacesUneven,
     PanClimbs,
     PanFalls,
     PanCrowded,
@@ -196,6 +199,33 @@ public enum MendCode
 
     /// <summary>Back to the stays that are advised.</summary>
     AsAdvised,
+
+    /// <summary>Another hydration.</summary>
+    WaterTo,
+
+    /// <summary>Another share of salt in the dough.</summary>
+    SaltTo,
+
+    /// <summary>Another share of fat in the dough.</summary>
+    DoughFatTo,
+
+    /// <summary>Another first rest.</summary>
+    DoughRestTo,
+
+    /// <summary>The dough under a lid, cloth or film.</summary>
+    CoverIt,
+
+    /// <summary>Another share of fat on each side.</summary>
+    PanFatTo,
+
+    /// <summary>Held in a folded cloth.</summary>
+    InCloth,
+
+    /// <summary>Held no longer than so.</summary>
+    HoldTo,
+
+    /// <summary>Fewer together on the pan.</summary>
+    FewerTogether,
 }
 
 /// <summary>A change that mends a fault: what it is called, and what the batch would then say.</summary>
@@ -205,6 +235,8 @@ public enum MendCode
 /// <param name="Filling">The filling as it would be; nothing where it stays.</param>
 /// <param name="Item">The larder id it speaks of, if any.</param>
 /// <param name="Pan">The pan as it would be; nothing where it stays.</param>
+/// <param name="Dough">The dough as it would be; nothing where it stays.</param>
+/// <param name="Rest">The first rest as it would be; nothing where it stays.</param>
 public sealed record Mend(
     MendCode Code,
     IReadOnlyList<Quantity> Quantities,
@@ -213,4 +245,19 @@ public sealed record Mend(
     RollSpec? Roll = null,
     FillingSpec? Filling = null,
     string? Item = null,
-    PanSpec? Pan = null);
+    PanSpec? Pan = null,
+    DoughSpec? Dough = null,
+    RestSpec? Rest = null)
+{
+    /// <summary>The batch with this change laid on it.</summary>
+    public BatchSpec On(BatchSpec spec) => spec with
+    {
+        Sheet = Sheet ?? spec.Sheet,
+        Fold = Fold ?? spec.Fold,
+        Roll = Roll ?? spec.Roll,
+        Filling = Filling ?? spec.Filling,
+        Pan = Pan ?? spec.Pan,
+        Dough = Dough ?? spec.Dough,
+        Rest = Rest ?? spec.Rest,
+    };
+}

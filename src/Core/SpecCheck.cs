@@ -39,6 +39,9 @@ public enum RefusalCode
     WrongColumns,
     NotInList,
     TooLong,
+
+    /// <summary>No PNG, JPEG or WebP.</summary>
+    NotAPhoto,
     Unreadable,
 }
 
@@ -222,14 +225,14 @@ public static class SpecCheck
         if (refusals.Count == 0)
         {
             var mix = FlourMix.Of(spec.Dough.Flours, larder);
-            var stuffed = Stuffed.Of(spec, mix, larder, Learned.Nothing);
+            var stuffed = Stuffed.Of(spec, mix, larder, larder.Learned);
             if (stuffed.Made is not null)
             {
                 FillingCheck.Work(spec, spec.Filling!, stuffed, larder, refusals);
             }
 
             CheckBall(spec, stuffed.Spec, refusals);
-            if (refusals.Count == 0 && DoughSolver.Solve(stuffed.Spec, mix, stuffed.Larder, Learned.Nothing).Refusal is { } refusal)
+            if (refusals.Count == 0 && DoughSolver.Solve(stuffed.Spec, mix, stuffed.Larder, larder.Learned).Refusal is { } refusal)
             {
                 refusals.Add(refusal);
             }

@@ -1,71 +1,157 @@
+using System.Text;
+using System.Text.Json;
 using Dapper;
+using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
 namespace Ystrata.Store;
 
 /// <summary>One cooking: what was planned then, and how it went.</summary>
-public sealed record LogEntry(Guid Id, Guid BatchId, BatchSpec Spec, DateTimeOffset CookedAt, Outcome Outcome, DateTimeOffset ChangedAt);
+/// <param name="Name">What the batch was called.</param>
+/// <param name="Planned">The plan's figures on the day; nothing for entries from before they were kept.</param>
+/// <param name="PhotoId">Nothing without a photo.</param>
+public sealed record LogEntry(
+    Guid Id,
+    Guid BatchId,
+    BatchSpec Spec,
+    DateTimeOffset CookedAt,
+    Outcome Outcome,
+    DateTimeOffset ChangedAt,
+    string Name = "",
+    Guid? BreadId = null,
+    Planned? Planned = null,
+    Guid? PhotoId = null);
 
-/// <summary>A line of the log: the entry and what its batch is called.</summary>
-public sealed record LogLine(LogEntry Entry, string BatchName);
+/// <summary>A cooking at a glance.</summary>
+/// <param name="Leaves">Planned to come apart.</param>
+public sealed record LogLine(
+    Guid Id, Guid BatchId, Guid? BreadId, string Name, DateTimeOffset CookedAt, Judged Judged, IReadOnlyList<Symptom>? Faults, string Note, bool Counts, int? Pieces, int? Lost, int? Leaves, Guid? PhotoId);
+
+/// <summary>What of the log is wanted; what is nothing is not asked for.</summary>
+/// <param name="Find">In the batch's name or the note, whatever the case and marks.</param>
+/// <param name="Flour">A larder id.</param>
+/// <param name="After">The last line of the page before.</param>
+public sealed record LogQuery(string? Find = null, Guid? Bread = null, string? Flour = null, Symptom? Fault = null, LogMark? After = null, int Most = LogQuery.Page)
+{
+    public const int Page = 50;
+}
+
+/// <summary>A place between two lines.</summary>
+public sealed record LogMark(DateTimeOffset CookedAt, Guid Id);
+
+/// <param name="Count">Of all that was found, on this page or not.</param>
+public sealed record LogPage(IReadOnlyList<LogLine> Lines, int Count);
 
 public sealed class Logbook(Kitchen kitchen)
 {
-    private const string Columns =
+    internal const string Columns =
         """
         e.id Id, e.batch_id BatchId, e.cooked_at CookedAt, e.pieces Pieces, e.flour_g Flour, e.liquid_g Liquid, e.dough_fat_g DoughFat,
         e.salt_g Salt, e.ball_g Ball, e.pan_c Pan, e.first_side_s FirstSide, e.second_side_s SecondSide, e.last_side_s LastSide,
-        e.soft Soft, e.leaves Leaves, e.colour Colour, e.taste Taste, e.note Note, e.changed_at ChangedAt, e.spec Spec, b.name BatchName
+        e.soft Soft, e.leaves Leaves, e.colour Colour, e.taste Taste, e.filling Filling, e.wall Wall, e.counts Counts, e.note Note,
+        e.changed_at ChangedAt, e.spec Spec, e.name Name, e.bread_id BreadId, e.planned Planned, e.more More, e.photo_id PhotoId
         """;
 
-    /// <summary>The newest cookings first. A batch that was deleted keeps its lines.</summary>
-    public IReadOnlyList<LogLine> Latest(int most)
-    {
-        using var db = kitchen.Connect();
-        return
-        [
-            .. db.Query<Row>(
-                $"""
-                select {Columns} from log_entry e join batch b on b.id = e.batch_id
-                where e.deleted_at is null order by e.cooked_at desc, e.id limit @most
-                """,
-                new { most }).Select(r => r.ToLine()),
-        ];
-    }
+    private const string LineColumns =
+        """
+        e.id Id, e.batch_id BatchId, e.bread_id BreadId, e.name Name, e.cooked_at CookedAt, e.soft Soft, e.leaves Leaves, e.colour Colour,
+        e.taste Taste, e.filling Filling, e.wall Wall, e.more More, e.note Note, e.counts Counts, e.pieces Pieces, e.planned ->> '$.leaves' Apart, e.photo_id PhotoId
+        """;
 
-    public LogLine? Find(Guid id)
+    /// <summary>A page of the log, the newest cooking first. A batch that was deleted keeps its lines.</summary>
+    public LogPage Find(LogQuery query)
     {
-        using var db = kitchen.Connect();
-        return db.QuerySingleOrDefault<Row>(
-            $"select {Columns} from log_entry e join batch b on b.id = e.batch_id where e.id = @id and e.deleted_at is null",
-            new { id = id.ToString() })?.ToLine();
-    }
+        var where = new StringBuilder("e.deleted_at is null");
+        if (query.Find is { Length: > 0 })
+        {
+            where.Append(@" and e.words like @find escape '\'");
+        }
 
-    public void Add(LogEntry entry)
-    {
+        if (query.Bread is not null)
+        {
+            where.Append(" and e.bread_id = @bread");
+        }
+
+        if (query.Flour is not null)
+        {
+            where.Append(" and e.id in (select entry_id from log_flour where flour = @flour)");
+        }
+
+        if (query.Fault is not null)
+        {
+            where.Append(" and e.id in (select entry_id from log_fault where symptom = @fault)");
+        }
+
+        var parameters = new
+        {
+            find = $"%{Escaped(Folded(query.Find ?? ""))}%",
+            bread = query.Bread?.ToString(),
+            flour = query.Flour,
+            fault = query.Fault?.ToString(),
+            at = query.After is { } mark ? Kitchen.Stamp(mark.CookedAt) : null,
+            after = query.After?.Id.ToString(),
+            most = query.Most,
+        };
+        var paged = query.After is null ? "" : " and (e.cooked_at, e.id) < (@at, @after)";
         using var db = kitchen.Connect();
-        db.Execute(
-            """
-            insert into log_entry (id, batch_id, spec, cooked_at, pieces, flour_g, liquid_g, dough_fat_g, salt_g, ball_g, pan_c,
-              first_side_s, second_side_s, last_side_s, soft, leaves, colour, taste, note, changed_at)
-            values (@Id, @BatchId, @Spec, @CookedAt, @Pieces, @Flour, @Liquid, @DoughFat, @Salt, @Ball, @Pan,
-              @FirstSide, @SecondSide, @LastSide, @Soft, @Leaves, @Colour, @Taste, @Note, @ChangedAt)
+        // The page's ids are found in an index; only their own rows are then read.
+        var lines = db.Query<LineRow>(
+            $"""
+            select {LineColumns} from log_entry e
+            where e.id in (select e.id from log_entry e where {where}{paged} order by e.cooked_at desc, e.id desc limit @most)
+            order by e.cooked_at desc, e.id desc
             """,
-            Parameters(entry));
+            parameters);
+        return new([.. lines.Select(l => l.ToLine())], db.ExecuteScalar<int>($"select count(*) from log_entry e where {where}", parameters));
+    }
+
+    public LogEntry? Find(Guid id)
+    {
+        using var db = kitchen.Connect();
+        return db.QuerySingleOrDefault<Row>($"select {Columns} from log_entry e where e.id = @id and e.deleted_at is null", new { id = id.ToString() })?.ToEntry();
+    }
+
+    /// <summary>Every cooking, the newest first, read one by one.</summary>
+    public IEnumerable<LogEntry> All()
+    {
+        using var db = kitchen.Connect();
+        foreach (var row in db.Query<Row>($"select {Columns} from log_entry e where e.deleted_at is null order by e.cooked_at desc, e.id desc", buffered: false))
+        {
+            yield return row.ToEntry();
+        }
+    }
+
+    /// <param name="lessons">What it teaches.</param>
+    public void Add(LogEntry entry, IReadOnlyList<Lesson> lessons)
+    {
+        using var db = kitchen.Connect();
+        using var work = db.BeginTransaction();
+        Insert(db, work, entry, lessons);
+        work.Commit();
     }
 
     /// <returns>False when there is no such entry.</returns>
-    public bool Change(LogEntry entry)
+    public bool Change(LogEntry entry, IReadOnlyList<Lesson> lessons)
     {
         using var db = kitchen.Connect();
-        return db.Execute(
+        using var work = db.BeginTransaction();
+        var changed = db.Execute(
             """
             update log_entry set cooked_at = @CookedAt, pieces = @Pieces, flour_g = @Flour, liquid_g = @Liquid, dough_fat_g = @DoughFat,
               salt_g = @Salt, ball_g = @Ball, pan_c = @Pan, first_side_s = @FirstSide, second_side_s = @SecondSide,
-              last_side_s = @LastSide, soft = @Soft, leaves = @Leaves, colour = @Colour, taste = @Taste, note = @Note, changed_at = @ChangedAt
+              last_side_s = @LastSide, soft = @Soft, leaves = @Leaves, colour = @Colour, taste = @Taste, filling = @Filling, wall = @Wall,
+              counts = @Counts, note = @Note, changed_at = @ChangedAt, more = @More, words = @Words, photo_id = @PhotoId
             where id = @Id and deleted_at is null
             """,
-            Parameters(entry)) == 1;
+            Parameters(entry),
+            work) == 1;
+        if (changed)
+        {
+            Beside(db, work, entry, lessons);
+        }
+
+        work.Commit();
+        return changed;
     }
 
     /// <returns>False when there is no such entry.</returns>
@@ -73,6 +159,40 @@ public sealed class Logbook(Kitchen kitchen)
 
     /// <returns>False when no such entry was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "log_entry", id);
+
+    /// <summary>Small letters without marks, as the log is searched by.</summary>
+    public static string Folded(string text) => Folding.Of(text);
+
+    internal static void Insert(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons)
+    {
+        db.Execute(
+            """
+            insert into log_entry (id, batch_id, spec, cooked_at, pieces, flour_g, liquid_g, dough_fat_g, salt_g, ball_g, pan_c,
+              first_side_s, second_side_s, last_side_s, soft, leaves, colour, taste, filling, wall, counts, note, changed_at,
+              name, bread_id, planned, more, words, photo_id)
+            values (@Id, @BatchId, @Spec, @CookedAt, @Pieces, @Flour, @Liquid, @DoughFat, @Salt, @Ball, @Pan,
+              @FirstSide, @SecondSide, @LastSide, @Soft, @Leaves, @Colour, @Taste, @Filling, @Wall, @Counts, @Note, @ChangedAt,
+              @Name, @BreadId, @Planned, @More, @Words, @PhotoId)
+            """,
+            Parameters(entry),
+            work);
+        Beside(db, work, entry, lessons);
+    }
+
+    // What is found by and what is taught stand in tables of their own, written with the entry or not at all.
+    private static void Beside(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons)
+    {
+        var id = entry.Id.ToString();
+        db.Execute("delete from log_flour where entry_id = @id; delete from log_fault where entry_id = @id; delete from lesson where entry_id = @id", new { id }, work);
+        db.Execute("insert into log_flour (flour, entry_id) values (@flour, @id)", entry.Spec.Dough.Flours.Select(f => f.Id).Distinct().Select(flour => new { flour, id }), work);
+        db.Execute("insert into log_fault (symptom, entry_id) values (@symptom, @id)", (entry.Outcome.Faults ?? []).Select(f => new { symptom = f.ToString(), id }), work);
+        db.Execute(
+            "insert or replace into lesson (entry_id, kind, of, value, cooked_at) values (@id, @kind, @Of, @Value, @at)",
+            lessons.Select(l => new { id, kind = l.Kind.ToString(), l.Of, l.Value, at = Kitchen.Stamp(entry.CookedAt) }),
+            work);
+    }
+
+    private static string Escaped(string text) => text.Replace(@"\", @"\\", StringComparison.Ordinal).Replace("%", @"\%", StringComparison.Ordinal).Replace("_", @"\_", StringComparison.Ordinal);
 
     private static object Parameters(LogEntry e) => new
     {
@@ -94,11 +214,68 @@ public sealed class Logbook(Kitchen kitchen)
         e.Outcome.Judged.Leaves,
         e.Outcome.Judged.Colour,
         e.Outcome.Judged.Taste,
+        e.Outcome.Judged.Filling,
+        e.Outcome.Judged.Wall,
+        e.Outcome.Counts,
         e.Outcome.Note,
         ChangedAt = Kitchen.Stamp(e.ChangedAt),
+        e.Name,
+        BreadId = e.BreadId?.ToString(),
+        Planned = e.Planned is null ? null : JsonSerializer.Serialize(e.Planned, SpecJson.Options),
+        More = JsonSerializer.Serialize(
+            new More(e.Outcome.Used.Lost, e.Outcome.Used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
+        Words = Folded($"{e.Name} {e.Outcome.Note}"),
+        PhotoId = e.PhotoId?.ToString(),
     };
 
-    private sealed class Row
+    /// <summary>What has no column of its own: nothing is sought or sorted by it.</summary>
+    internal sealed record More(
+        int? Lost = null, Grams? Dough = null, IReadOnlyList<StepYield>? Yields = null, IReadOnlyList<WorkTime>? Hands = null, IReadOnlyList<Symptom>? Faults = null)
+    {
+        public static More Of(string text) => JsonSerializer.Deserialize<More>(text, SpecJson.Options) ?? new();
+    }
+
+    private sealed class LineRow
+    {
+        public required string Id { get; init; }
+        public required string BatchId { get; init; }
+        public string? BreadId { get; init; }
+        public required string Name { get; init; }
+        public required string CookedAt { get; init; }
+        public int? Soft { get; init; }
+        public int? Leaves { get; init; }
+        public int? Colour { get; init; }
+        public int? Taste { get; init; }
+        public int? Filling { get; init; }
+        public int? Wall { get; init; }
+        public required string More { get; init; }
+        public required string Note { get; init; }
+        public bool Counts { get; init; }
+        public int? Pieces { get; init; }
+        public int? Apart { get; init; }
+        public string? PhotoId { get; init; }
+
+        public LogLine ToLine()
+        {
+            var more = Logbook.More.Of(More);
+            return new(
+                Guid.Parse(Id),
+                Guid.Parse(BatchId),
+                BreadId is null ? null : Guid.Parse(BreadId),
+                Name,
+                Kitchen.Unstamp(CookedAt),
+                new(Soft, Leaves, Colour, Taste, Filling, Wall),
+                more.Faults,
+                Note,
+                Counts,
+                Pieces,
+                more.Lost,
+                Apart,
+                PhotoId is null ? null : Guid.Parse(PhotoId));
+        }
+    }
+
+    internal sealed class Row
     {
         public required string Id { get; init; }
         public required string BatchId { get; init; }
@@ -117,24 +294,41 @@ public sealed class Logbook(Kitchen kitchen)
         public int? Leaves { get; init; }
         public int? Colour { get; init; }
         public int? Taste { get; init; }
+        public int? Filling { get; init; }
+        public int? Wall { get; init; }
+        public bool Counts { get; init; }
         public required string Note { get; init; }
         public required string ChangedAt { get; init; }
-        public required string BatchName { get; init; }
         public required string Spec { get; init; }
+        public required string Name { get; init; }
+        public string? BreadId { get; init; }
+        public string? Planned { get; init; }
+        public required string More { get; init; }
+        public string? PhotoId { get; init; }
 
-        public LogLine ToLine() => new(
-            new(
+        public LogEntry ToEntry()
+        {
+            var more = Logbook.More.Of(More);
+            return new(
                 Guid.Parse(Id),
                 Guid.Parse(BatchId),
                 SpecJson.Read(Spec),
                 Kitchen.Unstamp(CookedAt),
                 new(
-                    new(Pieces, Of<Grams>(Flour), Of<Grams>(Liquid), Of<Grams>(DoughFat), Of<Grams>(Salt), Of<Grams>(Ball)),
+                    new(Pieces, Of<Grams>(Flour), Of<Grams>(Liquid), Of<Grams>(DoughFat), Of<Grams>(Salt), Of<Grams>(Ball), more.Lost, more.Dough),
                     new(Of<Celsius>(Pan), Of<Seconds>(FirstSide), Of<Seconds>(SecondSide), Of<Seconds>(LastSide)),
-                    new(Soft, Leaves, Colour, Taste),
-                    Note),
-                Kitchen.Unstamp(ChangedAt)),
-            BatchName);
+                    new(Soft, Leaves, Colour, Taste, Filling, Wall),
+                    Note,
+                    more.Yields,
+                    more.Hands,
+                    more.Faults,
+                    Counts),
+                Kitchen.Unstamp(ChangedAt),
+                Name,
+                BreadId is null ? null : Guid.Parse(BreadId),
+                Planned is null ? null : JsonSerializer.Deserialize<Planned>(Planned, SpecJson.Options),
+                PhotoId is null ? null : Guid.Parse(PhotoId));
+        }
 
         private static T? Of<T>(double? value)
             where T : struct, IMeasure<T> => value is { } v ? T.From(v) : null;

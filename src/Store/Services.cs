@@ -25,14 +25,22 @@ public sealed class Services(Kitchen kitchen)
         return db.QuerySingleOrDefault<Row>($"select {Columns} from service where id = @id", new { id = id.ToString() })?.ToService();
     }
 
+    /// <summary>The newest service that was begun from a batch; nothing when there was none.</summary>
+    public KeptService? OfBatch(Guid batchId)
+    {
+        using var db = kitchen.Connect();
+        return db.QueryFirstOrDefault<Row>($"select {Columns} from service where batch_id = @id order by opened_at desc limit 1", new { id = batchId.ToString() })?.ToService();
+    }
+
     public void Add(KeptService service)
     {
         using var db = kitchen.Connect();
         db.Execute(
-            "insert into service (id, name, body, opened_at) values (@Id, @Name, @Body, @OpenedAt)",
+            "insert into service (id, batch_id, name, body, opened_at) values (@Id, @BatchId, @Name, @Body, @OpenedAt)",
             new
             {
                 Id = service.Id.ToString(),
+                BatchId = service.BatchId.ToString(),
                 service.Name,
                 Body = JsonSerializer.Serialize(new Body(service.BatchId, service.Service), SpecJson.Options),
                 OpenedAt = Kitchen.Stamp(service.OpenedAt),

@@ -44,7 +44,7 @@ public sealed class Clocks(Breads shelf, Larder larder, TimeProvider time)
         return (breads, refusals);
     }
 
-    public IReadOnlyList<ClockBread> Planned(IReadOnlyList<ServiceBread> breads) => [.. breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, Learned.Nothing)))];
+    public IReadOnlyList<ClockBread> Planned(IReadOnlyList<ServiceBread> breads) => [.. breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, larder.Learned)))];
 
     public ClockView View(IReadOnlyList<ServiceBread> breads, ClockSpec clock, DateTimeOffset madeFor)
     {

@@ -4,12 +4,31 @@ using Ystrata.Store;
 namespace Ystrata.Web;
 
 /// <summary>The larder in use, read from the store once and again after every change.</summary>
-public sealed class KitchenLarder(Pantry pantry, TimeProvider clock)
+public sealed class KitchenLarder(Pantry pantry, Record record, TimeProvider clock)
 {
     private readonly Lock changing = new();
     private volatile Larder now = pantry.Larder();
+    private volatile Larder? taught;
 
+    /// <summary>As it is without anything learned.</summary>
     public Larder Now => now;
+
+    /// <summary>As plans use it: with what the record has taught and the cook wants used.</summary>
+    public Larder Taught
+    {
+        get
+        {
+            if (taught is { } known)
+            {
+                return known;
+            }
+
+            lock (changing)
+            {
+                return taught ??= Learning.Onto(now, record.Used(now));
+            }
+        }
+    }
 
     /// <summary>Changes the store, then takes the larder up anew. One change at a time.</summary>
     public T Change<T>(Func<Pantry, DateTimeOffset, T> change)
@@ -18,6 +37,7 @@ public sealed class KitchenLarder(Pantry pantry, TimeProvider clock)
         {
             var result = change(pantry, clock.GetUtcNow());
             now = pantry.Larder();
+            taught = null;
             return result;
         }
     }
@@ -27,4 +47,18 @@ public sealed class KitchenLarder(Pantry pantry, TimeProvider clock)
         change(p, at);
         return true;
     });
+
+    /// <summary>Changes the record; plans use what it then says.</summary>
+    public T Learn<T>(Func<T> change)
+    {
+        lock (changing)
+        {
+            var result = change();
+            taught = null;
+            return result;
+        }
+    }
+
+    /// <summary>The store was changed as a whole.</summary>
+    public void Anew() => Change((_, _) => { });
 }

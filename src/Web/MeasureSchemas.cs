@@ -27,7 +27,7 @@ public sealed class MeasureSchemas : IOpenApiSchemaTransformer
             schema.Required.Add("kind");
         }
 
-        else if (type == typeof(FillingState) || type == typeof(Liquor))
+        else if (type == typeof(FillingState) || type == typeof(Liquor) || type == typeof(BatchSheet))
         {
             // What is worked out from the other figures is always there too.
             schema.Required ??= new HashSet<string>();

@@ -34,10 +34,12 @@ builder.Services.AddSingleton(Kitchen.Open(Path.Combine(builder.Configuration["d
 builder.Services.AddSingleton<Breads>();
 builder.Services.AddSingleton<Batches>();
 builder.Services.AddSingleton<Logbook>();
+builder.Services.AddSingleton<Record>();
+builder.Services.AddSingleton<Photos>();
 builder.Services.AddSingleton<Pantry>();
 builder.Services.AddSingleton<KitchenLarder>();
 // Every request works with the larder as it stood when it came in.
-builder.Services.AddTransient(s => s.GetRequiredService<KitchenLarder>().Now);
+builder.Services.AddTransient(s => s.GetRequiredService<KitchenLarder>().Taught);
 builder.Services.AddSingleton<PracticeScores>();
 builder.Services.AddSingleton<Services>();
 builder.Services.AddTransient<Clocks>();
@@ -87,6 +89,8 @@ api.MapGroup("/breads").WithTags("Breads").MapBreads();
 api.MapGroup("/batches").WithTags("Batches").MapBatches();
 api.MapGroup("/batches").WithTags("Clock").MapTimetable();
 api.MapGroup("/log").WithTags("Log").MapLog();
+api.MapGroup("/photos").WithTags("Log").MapPhotos();
+api.MapGroup("/learned").WithTags("Log").MapLearned();
 
 app.Start();
 Console.WriteLine($"Ystrata is at {app.Urls.FirstOrDefault()}");

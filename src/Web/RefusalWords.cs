@@ -46,6 +46,7 @@ public static class RefusalWords
             RefusalCode.NotUtf8 => "This file is not UTF-8 text. Save it as CSV UTF-8.",
             RefusalCode.WrongColumns => $"These columns are missing: {r.Item}.",
             RefusalCode.NotInList => $"{r.Field}: '{Short(r.Item)}' is none of those that can stand there.",
+            RefusalCode.NotAPhoto => "This is no photo that can be kept: PNG, JPEG or WebP of up to 10 MB.",
             RefusalCode.TooLong => $"{r.Field}: up to {Number(r.Most ?? 0)} letters.",
             _ => r.Field.Length == 0 ? $"This cannot be read as JSON{(r.Given is { } line ? $", from line {Number(line)} on" : "")}." : $"{r.Field} cannot be read.",
         };

@@ -163,7 +163,7 @@ public sealed class RunningServices(Services store, KitchenLarder larder, IPanPr
             return null;
         }
 
-        return running.GetOrAdd(id, key => new(() => new(store.Find(key)!, store, larder.Now, time))).Value;
+        return running.GetOrAdd(id, key => new(() => new(store.Find(key)!, store, larder.Taught, time))).Value;
     }
 
     /// <summary>Begins one.</summary>

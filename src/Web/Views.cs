@@ -14,7 +14,7 @@ public sealed record Glance(int Pieces, Grams Ball, int Leaves, int Fused, Milli
 public static class Sheets
 {
     public static BatchSheet? Of(BatchSpec spec, Larder larder) =>
-        SpecCheck.Check(spec, larder).Count > 0 ? null : Planner.Plan(spec, larder, Learned.Nothing);
+        SpecCheck.Check(spec, larder).Count > 0 ? null : Planner.Plan(spec, larder, larder.Learned);
 }
 
 /// <param name="Tags">Words to find it by.</param>
@@ -35,47 +35,27 @@ public sealed record BatchView(Guid Id, Guid? BreadId, string Name, BatchSpec Sp
     public static BatchView Of(Batch b) => new(b.Id, b.BreadId, b.Name, b.Spec, b.MadeFor, b.ChangedAt);
 }
 
-public sealed record LogBody(Guid BatchId, DateTimeOffset CookedAt, Outcome Outcome);
+/// <param name="PhotoId">A photo that was sent before; nothing without.</param>
+public sealed record LogBody(Guid BatchId, DateTimeOffset CookedAt, Outcome Outcome, Guid? PhotoId = null);
 
-/// <summary>The plan's figures beside which the log lays what really happened.</summary>
-/// <param name="WentIn">What the bench was told of the liquid that makes up the rest.</param>
-public sealed record Planned(
-    int Pieces, Grams Flour, Grams Liquid, Grams? WentIn, Grams DoughFat, Grams Salt, Grams BallMass, Celsius Pan, IReadOnlyList<Seconds> Sides)
-{
-    public static Planned Of(BatchSpec spec, BatchSheet sheet)
-    {
-        Grams Mass(Part part) => new(sheet.Dough.Portions.Where(p => p.Part == part).Sum(p => p.Mass.Value));
-        var adding = sheet.Dough.Mixing.Adding;
-        return new(
-            sheet.Balls.Count,
-            sheet.Dough.Flour,
-            Mass(Part.Liquid),
-            adding?.WentIn is { } wentIn ? Mass(Part.Liquid) + wentIn - adding.Planned : null,
-            Mass(Part.Fat),
-            Mass(Part.Salt),
-            sheet.Balls.Mass,
-            spec.Pan.Temperature,
-            sheet.Pan.Turns is [var first, var second, .., var last] ? [first.Time, second.Time, last.Time] : [.. sheet.Pan.Turns.Select(t => t.Time)]);
-    }
-}
+/// <summary>What a log entry of a batch would be laid beside.</summary>
+/// <param name="Planned">Nothing when the larder no longer lets it be worked, as with the glance.</param>
+/// <param name="Gathered">What bench, scale and stove already know.</param>
+public sealed record PlannedView(string BatchName, Planned? Planned, Glance? Glance, Outcome Gathered);
 
-/// <summary>What a log entry of a batch would be laid beside; nothing when the larder no longer lets it be worked.</summary>
-public sealed record PlannedView(string BatchName, Planned? Planned, Glance? Glance)
-{
-    public static PlannedView Of(string name, BatchSpec spec, Larder larder)
-    {
-        var sheet = Sheets.Of(spec, larder);
-        return new(name, sheet is null ? null : Planned.Of(spec, sheet), Glance.Of(sheet));
-    }
-}
-
+/// <param name="Planned">As it was planned on the day.</param>
+/// <param name="BreadId">The bread it was a batch of; nothing when it was none.</param>
 public sealed record LogView(
-    Guid Id, Guid BatchId, string BatchName, DateTimeOffset CookedAt, Outcome Outcome, Planned? Planned, Glance? Glance)
+    Guid Id, Guid BatchId, string BatchName, DateTimeOffset CookedAt, Outcome Outcome, Planned? Planned, Glance? Glance, Guid? PhotoId, Guid? BreadId)
 {
-    public static LogView Of(LogLine line, Larder larder)
+    public static LogView Of(LogEntry e, Larder larder)
     {
-        var e = line.Entry;
-        var (name, planned, glance) = PlannedView.Of(line.BatchName, e.Spec, larder);
-        return new(e.Id, e.BatchId, name, e.CookedAt, e.Outcome, planned, glance);
+        var sheet = Sheets.Of(e.Spec, larder);
+        return new(
+            e.Id, e.BatchId, e.Name, e.CookedAt, e.Outcome, e.Planned ?? (sheet is null ? null : Planned.Of(e.Spec, sheet)), Glance.Of(sheet), e.PhotoId, e.BreadId);
     }
 }
+
+/// <param name="Next">Where the next page begins; nothing on the last.</param>
+/// <param name="Count">Of all that was found.</param>
+public sealed record LogPageView(IReadOnlyList<LogLine> Lines, int Count, string? Next);

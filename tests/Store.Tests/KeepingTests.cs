@@ -105,14 +105,14 @@ public sealed class KeepingTests : IDisposable
         var batch = TempKitchen.SomeBatch();
         batches.Add(batch);
         var entry = TempKitchen.SomeEntry(batch.Id);
-        log.Add(entry);
+        log.Add(entry, []);
 
         var found = log.Find(entry.Id)!;
 
-        Assert.Equivalent(entry, found.Entry, strict: true);
-        Assert.Null(found.Entry.Outcome.Used.DoughFat);
-        Assert.Null(found.Entry.Outcome.Judged.Leaves);
-        Assert.Equal("Leek rounds", found.BatchName);
+        Assert.Equivalent(entry, found, strict: true);
+        Assert.Null(found.Outcome.Used.DoughFat);
+        Assert.Null(found.Outcome.Judged.Leaves);
+        Assert.Equal("Leek rounds", found.Name);
     }
 
     [Fact]
@@ -121,11 +121,11 @@ public sealed class KeepingTests : IDisposable
         var batch = TempKitchen.SomeBatch();
         batches.Add(batch);
         var entry = TempKitchen.SomeEntry(batch.Id);
-        log.Add(entry);
+        log.Add(entry, []);
 
         batches.Change(batch with { Spec = batch.Spec with { Balls = batch.Spec.Balls with { Mass = new(120) } } });
 
-        Assert.Equal(80, log.Find(entry.Id)!.Entry.Spec.Balls.Mass.Value);
+        Assert.Equal(80, log.Find(entry.Id)!.Spec.Balls.Mass.Value);
     }
 
     [Fact]
@@ -135,11 +135,11 @@ public sealed class KeepingTests : IDisposable
         batches.Add(batch);
         var first = TempKitchen.SomeEntry(batch.Id, TempKitchen.Noon);
         var second = TempKitchen.SomeEntry(batch.Id, TempKitchen.Noon.AddDays(1));
-        log.Add(first);
-        log.Add(second);
+        log.Add(first, []);
+        log.Add(second, []);
         batches.Delete(batch.Id, TempKitchen.Noon);
 
-        Assert.Equal([second.Id, first.Id], log.Latest(10).Select(l => l.Entry.Id));
+        Assert.Equal([second.Id, first.Id], log.Find(new LogQuery()).Lines.Select(l => l.Id));
     }
 
     [Fact]
@@ -148,15 +148,15 @@ public sealed class KeepingTests : IDisposable
         var batch = TempKitchen.SomeBatch();
         batches.Add(batch);
         var entry = TempKitchen.SomeEntry(batch.Id);
-        log.Add(entry);
+        log.Add(entry, []);
 
-        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Note = "better" } }));
-        Assert.Equal("better", log.Find(entry.Id)!.Entry.Outcome.Note);
+        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Note = "better" } }, []));
+        Assert.Equal("better", log.Find(entry.Id)!.Outcome.Note);
         Assert.True(log.Delete(entry.Id, TempKitchen.Noon));
-        Assert.Empty(log.Latest(10));
-        Assert.False(log.Change(entry));
+        Assert.Empty(log.Find(new LogQuery()).Lines);
+        Assert.False(log.Change(entry, []));
         Assert.True(log.Restore(entry.Id));
-        Assert.Single(log.Latest(10));
+        Assert.Single(log.Find(new LogQuery()).Lines);
     }
 
     [Fact]

@@ -28,7 +28,7 @@ public sealed class MigrationTests : IDisposable
         Write($"insert into log_entry (id, batch_id, spec, cooked_at, note, changed_at) values ('{log}', '{batch}', '{Old}', '2026-11-01T09:00:00.000Z', '', '2026-11-01T09:00:00.000Z')");
 
         var kitchen = temp.Open();
-        var specs = new[] { new Breads(kitchen).Find(bread)!.Spec, new Batches(kitchen).Find(batch)!.Spec, new Logbook(kitchen).Find(log)!.Entry.Spec };
+        var specs = new[] { new Breads(kitchen).Find(bread)!.Spec, new Batches(kitchen).Find(batch)!.Spec, new Logbook(kitchen).Find(log)!.Spec };
 
         Assert.All(specs, spec =>
         {

@@ -28,7 +28,8 @@ public sealed class TempKitchen : IDisposable
             new(new(212), new(45), null, new(20)),
             new(4, null, 5, 4),
             "rain, slow dough"),
-        Noon);
+        Noon,
+        "Leek rounds");
 
     public void Dispose()
     {

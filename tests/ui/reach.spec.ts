@@ -13,6 +13,44 @@ const bread = async (page: Page, what: string) => {
 };
 const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
   ["the shelf", async (_, page) => page.getByTestId("shelf").getByRole("listitem").nth(7).waitFor()],
+  [
+    "the log's table",
+    async (_, page) => page.goto(`${new URL(page.url()).origin}/#/log/table`).then(() => page.getByRole("table").waitFor()),
+  ],
+  [
+    "the log's trends",
+    async (_, page) => page.goto(`${new URL(page.url()).origin}/#/log/trends`).then(() => page.getByTestId("trends").waitFor()),
+  ],
+  [
+    "what the log taught",
+    async (_, page) => page.goto(`${new URL(page.url()).origin}/#/log/learned`).then(() => page.getByRole("switch").first().waitFor()),
+  ],
+  [
+    "cookings compared in the log",
+    async (_, page) => {
+      const address = new URL(page.url()).origin;
+      const { lines } = (await (await page.request.get(`${address}/api/log`)).json()) as { lines: { id: string }[] };
+      await page.goto(
+        `${address}/#/log/compare/${lines
+          .slice(0, 4)
+          .map((l) => l.id)
+          .join(",")}`,
+      );
+      await page.getByText("What differs so that a cook notices").waitFor();
+    },
+  ],
+  [
+    "faults in the log",
+    async (_, page) => {
+      await page.goto(`${new URL(page.url()).origin}/#/log`);
+      await page
+        .getByTestId("log-lines")
+        .getByRole("link", { name: /First-ferry/ })
+        .last()
+        .click();
+      await page.locator("[data-cause]").first().waitFor();
+    },
+  ],
   ["the log", async (_, page) => page.goto(`${new URL(page.url()).origin}/#/log`).then(() => page.getByRole("form").waitFor())],
   ["the keys", async (_, page) => page.keyboard.press("?").then(() => page.getByRole("dialog").waitFor())],
   ["an open pick", async (bench, page) => bench.pick("Beet quarters").then(() => page.getByLabel("Liquid: Beetroot puree").click())],

@@ -199,6 +199,14 @@ const spoils: Record<string, (spec: any) => void> = {
     s.roll.diameter = 120;
     s.pan = { ...s.pan, temperature: 310 };
   },
+  "no fat, and one face long on the pan": (s) => {
+    s.dough.fat.amount.share = 0;
+    s.balls.weighed = [60, 95, 80, 71];
+    s.pan.own = [
+      { time: 15, fat: 0 },
+      { time: 170, fat: 2 },
+    ];
+  },
   bare: (s) => {
     s.rest.covered = false;
   },

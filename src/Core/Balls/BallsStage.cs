@@ -44,7 +44,7 @@ public sealed record BallSpread(Grams Mean, Grams Deviation, Percent Variation, 
 public static class BallsStage
 {
     // Empirical: a careful divider stays within this of the mean.
-    private static readonly Percent Tolerance = new(3);
+    internal static readonly Percent Tolerance = new(3);
 
     /// <summary>The ball wanted, whichever figure the cook fixed.</summary>
     public static Grams WantedBall(BatchSpec spec) => spec.Balls.By == BallBy.Mass

@@ -241,5 +241,5 @@ public static class ClockStage
     private static ClockBread Dry(ClockBread bread, Larder larder) =>
         bread.Spec.Dough.Feel == Feel.Batter || bread.Spec.Pan.Own is not null ? bread : Planned(bread.Spec with { Pan = bread.Spec.Pan with { Roasting = Roasting.DryThenFry } }, larder);
 
-    private static ClockBread Planned(BatchSpec spec, Larder larder) => new(spec, Planner.Plan(spec, larder, Learned.Nothing));
+    private static ClockBread Planned(BatchSpec spec, Larder larder) => new(spec, Planner.Plan(spec, larder, larder.Learned));
 }

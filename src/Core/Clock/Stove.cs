@@ -42,7 +42,7 @@ public sealed class Stove
     public Stove(Service service, Larder larder, IEnumerable<StoveEvent> past)
     {
         this.larder = larder;
-        (breads, var clock) = ClockStage.Frozen([.. service.Breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, Learned.Nothing)))], service.Clock, larder);
+        (breads, var clock) = ClockStage.Frozen([.. service.Breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, larder.Learned)))], service.Clock, larder);
         this.service = service = service with { Clock = clock };
         jobs = ClockStage.Jobs(breads, service.Clock, larder);
         tails = ClockRun.Tails(jobs);
@@ -218,7 +218,7 @@ public sealed class Stove
         {
             var limit = SpecCheck.Limits.Single(l => l.Field == "pan.measured");
             var measured = spec with { Pan = spec.Pan with { Measured = new(Math.Clamp(step * HeatStep, limit.Least, limit.Most)) } };
-            var sheet = Planner.Plan(measured, larder, Learned.Nothing);
+            var sheet = Planner.Plan(measured, larder, larder.Learned);
             // On a pan that cooks nothing the planned stays are kept, and the pan is said to be too cool.
             found = sheet.Pan.Turns.Count == 0 ? (jobs[bread].Pan, sheet.Pan) : (ClockJobs.Of(measured, sheet, larder.Hands, service.Clock).Pan, sheet.Pan);
             atHeat[(bread, step)] = found;

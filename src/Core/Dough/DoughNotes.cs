@@ -7,6 +7,9 @@ public static class DoughNotes
     // Usual ranges, percent of flour (work.md 1): over them it shows.
     private static readonly Percent MostSugar = new(6), MostPowder = new(1.5), MostYeast = new(0.5);
 
+    // A dough with less fat than this hardens as it cools; what most take, percent of flour (empirical).
+    private static readonly Percent LeastFat = new(1), UsualFat = new(3);
+
     // A ball that many percent off the one wanted is worth a word.
     private const double WorthSaying = 4;
 
@@ -32,7 +35,13 @@ public static class DoughNotes
                 Quantity.Of("hydration", dough.Hydration),
                 Quantity.Of("gap", new Percent(Math.Abs(dough.Gap.Value))),
                 Quantity.Of("right", dough.HydrationOnTarget),
-            ]);
+            ],
+            Mends: weight == Weight.Right ? null : [WaterTo(spec.Dough, dough)]);
+
+        if (spec.Dough.Feel != Feel.Batter && dough.Fat.Value < LeastFat.Value)
+        {
+            yield return new(NoteCode.DoughLean, Stage.Dough, Weight.Watch, [Quantity.Of("fat", dough.Fat), Quantity.Of("least", LeastFat)], Mends: [FatTo(spec.Dough)]);
+        }
 
         if (solved.PlannedBall / Wanted(spec, dough) is var even && Math.Abs(even - 1) * 100 > WorthSaying && DoughSolver.PiecesOf(spec.Start) is null)
         {
@@ -40,25 +49,44 @@ public static class DoughNotes
                 [Quantity.Count("count", solved.Count), Quantity.Of("ball", solved.PlannedBall), Quantity.Of("wanted", Wanted(spec, dough))]);
         }
 
-        foreach (var note in Salts(dough).Concat(Sweets(dough)).Concat(Leavens(dough)).Concat(Cautions(spec, dough, larder)))
+        foreach (var note in Salts(spec.Dough, dough).Concat(Sweets(dough)).Concat(Leavens(dough)).Concat(Cautions(spec, dough, larder)))
         {
             yield return note;
         }
     }
 
+    // The water that gives the feel wanted; what was told of the bowl no longer holds.
+    private static Mend WaterTo(DoughSpec spec, DoughSheet dough)
+    {
+        var to = new Percent(Math.Round(dough.HydrationOnTarget.Value * 2) / 2);
+        return new(
+            MendCode.WaterTo,
+            [Quantity.Of("water", to)],
+            Dough: spec with { WaterBy = spec.WaterBy == WaterBy.Feel ? WaterBy.Feel : WaterBy.Hydration, Hydration = to, Mix = spec.Mix with { WentIn = null } });
+    }
+
+    private static Mend SaltTo(DoughSpec spec, Range<Percent> good)
+    {
+        var to = new Percent(Math.Round((good.Least.Value + good.Most.Value) * 5) / 10);
+        return new(MendCode.SaltTo, [Quantity.Of("salt", to)], Dough: spec with { Salt = spec.Salt with { Amount = Amount.OfFlour(to.Value) } });
+    }
+
+    private static Mend FatTo(DoughSpec spec) =>
+        new(MendCode.DoughFatTo, [Quantity.Of("fat", UsualFat)], Dough: spec with { Fat = spec.Fat with { Amount = Amount.OfFlour(UsualFat.Value) } });
+
     private static Grams Wanted(BatchSpec spec, DoughSheet dough) =>
         spec.Dough.Feel == Feel.Batter ? Vessels.Weigh(spec.Ladle.Volume, dough.Density) : BallsStage.WantedBall(spec);
 
-    private static IEnumerable<Note> Salts(DoughSheet dough)
+    private static IEnumerable<Note> Salts(DoughSpec spec, DoughSheet dough)
     {
         var (leastSalt, mostSalt) = dough.SaltGood;
         if (dough.Salt.Value < leastSalt.Value)
         {
-            yield return new(NoteCode.SaltLow, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("least", leastSalt)]);
+            yield return new(NoteCode.SaltLow, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("least", leastSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
         }
         else if (dough.Salt.Value > mostSalt.Value)
         {
-            yield return new(NoteCode.SaltHigh, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", mostSalt)]);
+            yield return new(NoteCode.SaltHigh, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", mostSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
         }
     }
 

@@ -9,7 +9,7 @@ public sealed class Larder
     private readonly Lazy<Dictionary<string, string>> byName;
 
     /// <param name="ingredients">Each id once. A lot takes its values from the flour it is a bag of.</param>
-    public Larder(IEnumerable<Ingredient> ingredients, Measuring? measuring = null, HandTimes? hands = null)
+    public Larder(IEnumerable<Ingredient> ingredients, Measuring? measuring = null, HandTimes? hands = null, Learned? learned = null)
     {
         byId = ingredients.ToDictionary(i => i.Id, StringComparer.Ordinal);
         foreach (var lot in byId.Values.Where(i => i.Lot is not null).ToList())
@@ -19,6 +19,7 @@ public sealed class Larder
 
         Measuring = measuring ?? Measuring.Usual;
         Hands = hands ?? HandTimes.Shipped;
+        Learned = learned ?? Learned.Nothing;
         byName = new(() => All.Where(i => i.Origin != Origin.Gone).GroupBy(i => i.Name.Trim(), StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.First().Id, StringComparer.OrdinalIgnoreCase));
     }
@@ -31,6 +32,9 @@ public sealed class Larder
     /// <summary>How long the hands of this kitchen take.</summary>
     public HandTimes Hands { get; }
 
+    /// <summary>What the record has taught beside the larder's own lines.</summary>
+    public Learned Learned { get; }
+
     public IReadOnlyCollection<Ingredient> All => byId.Values;
 
     /// <exception cref="KeyNotFoundException">No such ingredient; <see cref="SpecCheck"/> refuses such a spec first.</exception>
@@ -39,7 +43,7 @@ public sealed class Larder
     public bool TryGet(string id, out Ingredient? ingredient) => byId.TryGetValue(id, out ingredient);
 
     /// <summary>The same larder with one thing more in it.</summary>
-    public Larder With(Ingredient item) => new(byId.Values.Append(item), Measuring, Hands);
+    public Larder With(Ingredient item) => new(byId.Values.Append(item), Measuring, Hands, Learned);
 
     /// <summary>The id of what is called so, whatever the case; nothing when nothing is.</summary>
     public string? Called(string name) => byName.Value.GetValueOrDefault(name.Trim());

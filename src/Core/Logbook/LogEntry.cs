@@ -1,8 +1,11 @@
 namespace Ystrata.Core;
 
-/// <summary>What really went in; whatever was not weighed stays empty.</summary>
+/// <summary>What really went in; whatever was not weighed or counted stays empty.</summary>
 /// <param name="Pieces">Pieces that reached the table.</param>
-public sealed record Used(int? Pieces, Grams? Flour, Grams? Liquid, Grams? DoughFat, Grams? Salt, Grams? BallMass);
+/// <param name="Lost">Pieces dropped, burst or burnt.</param>
+/// <param name="Dough">All dough as it was divided: what bowl and hands kept is missing from it.</param>
+public sealed record Used(
+    int? Pieces, Grams? Flour, Grams? Liquid, Grams? DoughFat, Grams? Salt, Grams? BallMass, int? Lost = null, Grams? Dough = null);
 
 /// <summary>What the pan really was and took.</summary>
 /// <param name="FirstSide">The first face, dry.</param>
@@ -11,15 +14,44 @@ public sealed record Used(int? Pieces, Grams? Flour, Grams? Liquid, Grams? Dough
 public sealed record Timed(Celsius? Pan, Seconds? FirstSide, Seconds? SecondSide, Seconds? LastSide);
 
 /// <summary>How it came out, each from 1 (poor) to 5 (as it should be).</summary>
-public sealed record Judged(int? Soft, int? Leaves, int? Colour, int? Taste);
+public sealed record Judged(int? Soft, int? Leaves, int? Colour, int? Taste, int? Filling = null, int? Wall = null);
+
+/// <summary>What a squeezed or drained part of a filling really gave.</summary>
+/// <param name="Id">The larder id; of the joined filling, the part there is most of.</param>
+/// <param name="Step">Its place, as the bench counts it: part and step, or "together" and step.</param>
+/// <param name="Planned">What should have been left, percent of what was there.</param>
+/// <param name="Left">What was left, percent of what was there.</param>
+public sealed record StepYield(string Id, string Step, Percent Planned, Percent Left);
+
+/// <summary>How long one kind of hand work took, from the stove.</summary>
+/// <param name="Each">Once.</param>
+/// <param name="Times">How often it was timed.</param>
+public sealed record WorkTime(HandWork Work, Seconds Each, int Times);
 
 /// <summary>One cooking of a batch, as it went.</summary>
-public sealed record Outcome(Used Used, Timed Timed, Judged Judged, string Note);
+/// <param name="Faults">What was wrong with it; nothing when nobody looked, none when nothing was.</param>
+/// <param name="Counts">False for a batch nothing is to be learned from.</param>
+public sealed record Outcome(
+    Used Used,
+    Timed Timed,
+    Judged Judged,
+    string Note,
+    IReadOnlyList<StepYield>? Yields = null,
+    IReadOnlyList<WorkTime>? Hands = null,
+    IReadOnlyList<Symptom>? Faults = null,
+    bool Counts = true)
+{
+    /// <summary>Nothing taken, nothing judged.</summary>
+    public static Outcome Nothing { get; } = new(
+        new(null, null, null, null, null, null), new(null, null, null, null), new(null, null, null, null), "");
+}
 
 /// <summary>The ranges of a log entry: wide, since what happened happened.</summary>
 public static class LogCheck
 {
-    public const int LongestNote = 4000;
+    public const int LongestNote = 4000, MostYields = 200, MostHands = 60;
+
+    private const int LongestStep = 40;
 
     public static IReadOnlyList<Limit> Limits { get; } =
     [
@@ -29,6 +61,8 @@ public static class LogCheck
         new("used.doughFat", 0, 50_000, Grams.Unit),
         new("used.salt", 0, 5000, Grams.Unit),
         new("used.ballMass", 1, 2000, Grams.Unit),
+        new("used.lost", 0, 500, ""),
+        new("used.dough", 0, 200_000, Grams.Unit),
         new("timed.pan", 20, 400, Celsius.Unit),
         new("timed.firstSide", 0, 3600, Seconds.Unit),
         new("timed.secondSide", 0, 3600, Seconds.Unit),
@@ -37,26 +71,45 @@ public static class LogCheck
         new("judged.leaves", 1, 5, ""),
         new("judged.colour", 1, 5, ""),
         new("judged.taste", 1, 5, ""),
+        new("judged.filling", 1, 5, ""),
+        new("judged.wall", 1, 5, ""),
+        new("yields[].left", 0, 200, Percent.Unit),
+        new("hands[].each", 0, 3600, Seconds.Unit),
     ];
 
     /// <returns>Every figure that is out of its range; empty when the entry can be kept.</returns>
     public static IReadOnlyList<Refusal> Check(Outcome outcome)
     {
+        var (used, timed, judged) = (outcome.Used, outcome.Timed, outcome.Judged);
         double?[] values =
         [
-            outcome.Used.Pieces, outcome.Used.Flour?.Value, outcome.Used.Liquid?.Value, outcome.Used.DoughFat?.Value,
-            outcome.Used.Salt?.Value, outcome.Used.BallMass?.Value,
-            outcome.Timed.Pan?.Value, outcome.Timed.FirstSide?.Value, outcome.Timed.SecondSide?.Value, outcome.Timed.LastSide?.Value,
-            outcome.Judged.Soft, outcome.Judged.Leaves, outcome.Judged.Colour, outcome.Judged.Taste,
+            used.Pieces, used.Flour?.Value, used.Liquid?.Value, used.DoughFat?.Value, used.Salt?.Value, used.BallMass?.Value, used.Lost, used.Dough?.Value,
+            timed.Pan?.Value, timed.FirstSide?.Value, timed.SecondSide?.Value, timed.LastSide?.Value,
+            judged.Soft, judged.Leaves, judged.Colour, judged.Taste, judged.Filling, judged.Wall,
         ];
 
         var refusals = new List<Refusal>();
         foreach (var (limit, value) in Limits.Zip(values))
         {
-            if (value is { } v && !(v >= limit.Least && v <= limit.Most))
+            if (value is { } v)
             {
-                refusals.Add(new(limit.Field, RefusalCode.OutOfRange, v, limit.Least, limit.Most, limit.Unit));
+                Within(limit, limit.Field, v, refusals);
             }
+        }
+
+        Listed("yields", outcome.Yields, MostYields, y => y.Left.Value, refusals);
+        Listed("hands", outcome.Hands, MostHands, h => h.Each.Value, refusals);
+        foreach (var (yield, i) in (outcome.Yields ?? []).Take(MostYields).Select((y, i) => (y, i)))
+        {
+            if (yield.Id.Length is 0 or > IngredientCheck.LongestName || yield.Step.Length > LongestStep || !double.IsFinite(yield.Planned.Value))
+            {
+                refusals.Add(new($"yields[{i}]", RefusalCode.Unreadable));
+            }
+        }
+
+        if (outcome.Faults is { } faults && faults.Distinct().Count() != faults.Count)
+        {
+            refusals.Add(new("faults", RefusalCode.Unreadable));
         }
 
         if (outcome.Note.Length > LongestNote)
@@ -65,5 +118,28 @@ public static class LogCheck
         }
 
         return refusals;
+    }
+
+    private static void Listed<T>(string field, IReadOnlyList<T>? all, int most, Func<T, double> figure, List<Refusal> refusals)
+    {
+        if (all is { Count: var count } && count > most)
+        {
+            refusals.Add(new(field, RefusalCode.TooLong, count, 0, most));
+            return;
+        }
+
+        var limit = Limits.First(l => l.Field.StartsWith($"{field}[]", StringComparison.Ordinal));
+        for (var i = 0; i < (all?.Count ?? 0); i++)
+        {
+            Within(limit, limit.Field.Replace("[]", $"[{i}]", StringComparison.Ordinal), figure(all![i]), refusals);
+        }
+    }
+
+    private static void Within(Limit limit, string field, double value, List<Refusal> refusals)
+    {
+        if (!(value >= limit.Least && value <= limit.Most))
+        {
+            refusals.Add(new(field, RefusalCode.OutOfRange, value, limit.Least, limit.Most, limit.Unit));
+        }
     }
 }

@@ -5,6 +5,9 @@ internal static class PanNotes
     // Paler than this share of what was wanted is noticed on the table (empirical).
     private const double PaleShare = 0.6;
 
+    // Faces further apart than from gold to brown are seen at the table, darkness (empirical).
+    private const double FacesApart = 0.9;
+
     // A bread that has lost so much of itself is dry (empirical): water, percent of the raw piece.
     private static readonly Percent DryLoss = new(25);
 
@@ -58,7 +61,8 @@ internal static class PanNotes
 
         if (spec.Laid.Value < pan.CoolUnder.Value)
         {
-            yield return Say(NoteCode.PanTooCool, Weight.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("least", pan.CoolUnder)]);
+            yield return Say(NoteCode.PanTooCool, Weight.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("least", pan.CoolUnder)],
+                mends: To(spec, new(Math.Ceiling(pan.CoolUnder.Value / 5) * 5)));
         }
 
         if (pan.Turns.Count == 0)
@@ -77,9 +81,14 @@ internal static class PanNotes
             yield return Say(NoteCode.FacePale, Weight.Watch, [new("dark", palest, ""), new("wanted", PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
         }
 
+        if (darkest - palest > FacesApart)
+        {
+            yield return Say(NoteCode.FacesUneven, Weight.Watch, [new("dark", darkest, ""), new("pale", palest, "")], mends: Advised(spec, pan));
+        }
+
         if (pan.Lost.Value > DryLoss.Value)
         {
-            yield return Say(NoteCode.DriedOut, Weight.Watch, [Quantity.Of("lost", pan.Lost), Quantity.Of("most", DryLoss)]);
+            yield return Say(NoteCode.DriedOut, Weight.Watch, [Quantity.Of("lost", pan.Lost), Quantity.Of("most", DryLoss)], mends: Advised(spec, pan));
         }
     }
 
@@ -100,7 +109,8 @@ internal static class PanNotes
 
         if (spec.Together > pan.Room)
         {
-            yield return Say(NoteCode.PanCrowded, Weight.Watch, [Quantity.Count("together", spec.Together), Quantity.Count("room", pan.Room)]);
+            yield return Say(NoteCode.PanCrowded, Weight.Watch, [Quantity.Count("together", spec.Together), Quantity.Count("room", pan.Room)],
+                mends: pan.Room < 1 ? null : [new(MendCode.FewerTogether, [Quantity.Count("together", pan.Room)], Pan: spec with { Together = pan.Room })]);
         }
     }
 
@@ -138,11 +148,11 @@ internal static class PanNotes
         var film = pan.Film.Value;
         if (film > PanFat.MostFilm.Value && spec.Roasting != Roasting.ShallowFry)
         {
-            yield return Say(NoteCode.PanFatPools, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("most", pan.FatGood.Most)], spec.Fat);
+            yield return Say(NoteCode.PanFatPools, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("most", pan.FatGood.Most)], spec.Fat, [FatTo(spec, pan)]);
         }
         else if (film > 0 && film < PanFat.LeastFilm.Value)
         {
-            yield return Say(NoteCode.PanFatThin, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("least", pan.FatGood.Least)], spec.Fat);
+            yield return Say(NoteCode.PanFatThin, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("least", pan.FatGood.Least)], spec.Fat, [FatTo(spec, pan)]);
         }
     }
 
@@ -150,18 +160,31 @@ internal static class PanNotes
     {
         if (pan.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
         {
-            yield return Say(NoteCode.HoldStiff, Weight.Watch, [Quantity.Of("time", time), Quantity.Of("soft", pan.Hold.Soft)]);
+            yield return Say(NoteCode.HoldStiff, Weight.Watch, [Quantity.Of("time", time), Quantity.Of("soft", pan.Hold.Soft)],
+                mends: [new(MendCode.HoldTo, [Quantity.Of("time", pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. BetterHeld(spec)]);
         }
 
         if (pan.Hold.Sweats)
         {
-            yield return Say(NoteCode.PaperSweats, Weight.Watch, []);
+            yield return Say(NoteCode.PaperSweats, Weight.Watch, [], mends: [.. BetterHeld(spec)]);
         }
     }
 
     private static Mend[]? To(PanSpec spec, Celsius? pan) => pan is { } at
         ? [new(MendCode.PanTo, [Quantity.Of("pan", at)], Pan: spec with { Temperature = at, Measured = null, Own = null })]
         : null;
+
+    // Bare or in paper it stiffens sooner than it would in cloth.
+    private static IEnumerable<Mend> BetterHeld(PanSpec spec) => spec.Hold is HoldIn.Cloth or HoldIn.Pot
+        ? []
+        : [new(MendCode.InCloth, [], Pan: spec with { Hold = HoldIn.Cloth })];
+
+    // The middle of what is right, in half grams; own fats of single stays would go on overruling it.
+    private static Mend FatTo(PanSpec spec, PanSheet pan)
+    {
+        var to = new Grams(Math.Max(Math.Round(pan.FatGood.Least.Value + pan.FatGood.Most.Value) / 2, 0.5));
+        return new(MendCode.PanFatTo, [Quantity.Of("fat", to)], Pan: spec with { FatPerSide = to, Own = null });
+    }
 
     private static Mend FlameTo(PanSpec spec, Flame flame) => new(
         MendCode.FlameTo, [new("flame", (int)flame, "")], Pan: spec with { On = spec.Cookware with { Flame = flame } });

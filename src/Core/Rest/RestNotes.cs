@@ -11,7 +11,9 @@ public static class RestNotes
         Quantity[] costs = [Quantity.Of("back", rest.Now.PullsBack), Quantity.Of("thinnest", rest.Now.Thinnest)];
         if (rest.Longest.Value < rest.Least.Value)
         {
-            yield return new(rest.End == RestEnd.Skin ? NoteCode.RestNeedsCover : NoteCode.RestTooWarm, Stage.Rest, Weight.Wrong, window);
+            yield return new(
+                rest.End == RestEnd.Skin ? NoteCode.RestNeedsCover : NoteCode.RestTooWarm, Stage.Rest, Weight.Wrong, window,
+                Mends: rest.End == RestEnd.Skin ? [Cover(spec.Rest)] : null);
         }
         else if (rest.Time.Value > rest.Longest.Value)
         {
@@ -22,7 +24,9 @@ public static class RestNotes
                 RestEnd.Gas => NoteCode.RestGas,
                 _ => NoteCode.RestSours,
             };
-            yield return new(code, Stage.Rest, rest.End == RestEnd.Safety ? Weight.Caution : Weight.Wrong, window);
+            yield return new(
+                code, Stage.Rest, rest.End == RestEnd.Safety ? Weight.Caution : Weight.Wrong, window,
+                Mends: rest.End == RestEnd.Skin && !spec.Rest.Covered ? [Cover(spec.Rest)] : [To(spec.Rest, rest.Best.Value <= rest.Longest.Value ? rest.Best : rest.Longest)]);
         }
         else if (spec.Dough.Feel == Feel.Batter)
         {
@@ -32,7 +36,8 @@ public static class RestNotes
         }
         else if (rest.Time.Value < rest.Least.Value)
         {
-            yield return new(NoteCode.RestShort, Stage.Rest, Weight.Watch, [.. window, .. costs]);
+            yield return new(
+                NoteCode.RestShort, Stage.Rest, Weight.Watch, [.. window, .. costs], Mends: [To(spec.Rest, rest.Best.Value <= rest.Longest.Value ? rest.Best : rest.Least)]);
         }
         else
         {
@@ -44,4 +49,11 @@ public static class RestNotes
             yield return new(one.Value > LongWarming.Value ? NoteCode.DivideCold : NoteCode.WarmFirst, Stage.Rest, Weight.Watch, [Quantity.Of("one", one), Quantity.Of("balls", balls)]);
         }
     }
+    private static Mend To(RestSpec spec, Minutes time)
+    {
+        var to = new Minutes(Math.Floor(time.Value));
+        return new(MendCode.DoughRestTo, [Quantity.Of("rest", to)], Rest: spec with { Time = to });
+    }
+
+    private static Mend Cover(RestSpec spec) => new(MendCode.CoverIt, [], Rest: spec with { Covered = true });
 }

@@ -10,21 +10,21 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Kitc
 
     private static readonly DateTimeOffset FirstDay = new(2026, 11, 2, 0, 0, 0, TimeSpan.Zero);
 
-    // Which bread, which day after the first, how it came out (soft, leaves, colour, taste) and what the cook wrote.
-    private static readonly (string Bread, int Day, int Hour, Judged Judged, string Note)[] Cookings =
+    // Which bread, which day after the first, how it came out (soft, leaves, colour, taste), what the cook wrote and found wrong.
+    private static readonly (string Bread, int Day, int Hour, Judged Judged, string Note, Symptom[]? Faults)[] Cookings =
     [
-        ("Night-crew squares", 0, 18, new(3, 4, 4, 4), "Crew came early, two rounds went out with short rests. Still peeled well."),
-        ("First-ferry squares", 1, 6, new(3, 2, 4, 4), "Only one ghee, no time. Middle held together like one leaf."),
-        ("Landing rounds", 2, 12, new(4, null, 5, 4), ""),
-        ("Nigella coils", 4, 17, new(2, 3, 4, 4), "Rope stretched too far at one end. Middles a bit hard."),
-        ("Fenugreek triangles", 6, 12, new(4, 5, 4, 5), "Oil instead of ghee for the table by the window."),
-        ("Night-crew squares", 8, 18, new(4, 5, 2, 4), "Pan 2 ran hot. Turned it down after the sixth."),
-        ("Beet quarters", 9, 12, new(3, 4, 4, 3), "Puree was thin, needed flour at the bench."),
-        ("First-ferry squares", 11, 6, new(4, 3, 3, 4), "Same as last week. Two leaves weld, nobody minds at six."),
-        ("Nigella coils", 13, 17, new(4, 5, 4, 5), "Brushed the back as well. Rings came apart."),
-        ("Landing rounds", 15, 12, new(2, null, 4, 4), "New bag of flour, drinks more."),
-        ("Beet quarters", 17, 12, new(4, 5, 5, 4), "Cooked the puree down first. Better."),
-        ("Night-crew squares", 20, 18, new(5, 5, 5, 5), "Best so far. 40 min rest, no hurry."),
+        ("Night-crew squares", 0, 18, new(3, 4, 4, 4), "Crew came early, two rounds went out with short rests. Still peeled well.", [Symptom.ShrankBack]),
+        ("First-ferry squares", 1, 6, new(3, 2, 4, 4), "Only one ghee, no time. Middle held together like one leaf.", [Symptom.NoLayers]),
+        ("Landing rounds", 2, 12, new(4, null, 5, 4), "", []),
+        ("Nigella coils", 4, 17, new(2, 3, 4, 4), "Rope stretched too far at one end. Middles a bit hard.", [Symptom.HardInTheMiddle]),
+        ("Fenugreek triangles", 6, 12, new(4, 5, 4, 5), "Oil instead of ghee for the table by the window.", null),
+        ("Night-crew squares", 8, 18, new(4, 5, 2, 4), "Pan 2 ran hot. Turned it down after the sixth.", [Symptom.Uneven, Symptom.BurntFlour]),
+        ("Beet quarters", 9, 12, new(3, 4, 4, 3), "Puree was thin, needed flour at the bench.", [Symptom.Sticky]),
+        ("First-ferry squares", 11, 6, new(4, 3, 3, 4), "Same as last week. Two leaves weld, nobody minds at six.", null),
+        ("Nigella coils", 13, 17, new(4, 5, 4, 5), "Brushed the back as well. Rings came apart.", []),
+        ("Landing rounds", 15, 12, new(2, null, 4, 4), "New bag of flour, drinks more.", [Symptom.Stiff]),
+        ("Beet quarters", 17, 12, new(4, 5, 5, 4), "Cooked the puree down first. Better.", []),
+        ("Night-crew squares", 20, 18, new(5, 5, 5, 5), "Best so far. 40 min rest, no hurry.", []),
     ];
 
     /// <summary>Fills a kitchen in which nothing has ever been kept; any other is left alone.</summary>
@@ -43,21 +43,23 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Kitc
         }
 
         var random = new Random(Seed);
-        foreach (var (name, day, hour, judged, note) in Cookings)
+        foreach (var (name, day, hour, judged, note, faults) in Cookings)
         {
             var at = FirstDay.AddDays(day).AddHours(hour).AddMinutes(5 * random.Next(0, 7));
             var bread = shelf[name];
             var spec = bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = bread.Spec.Start.Pieces + 2 * random.Next(-2, 3) } };
             var batch = new Batch(MarrowQuayBreads.Id("batch", day), bread.Id, name, spec, at, at.AddHours(-3));
             batches.Add(batch);
-            log.Add(new(MarrowQuayBreads.Id("log", day), batch.Id, spec, at, AsCooked(spec, judged, note, random), at.AddHours(1)));
+            var sheet = Planner.Plan(spec, kitchen.Now, kitchen.Now.Learned);
+            var entry = new LogEntry(
+                MarrowQuayBreads.Id("log", day), batch.Id, spec, at, AsCooked(spec, sheet, judged, note, faults, random), at.AddHours(1), name, bread.Id, Planned.Of(spec, sheet));
+            log.Add(entry, Lessons.Of(spec, entry.Outcome, kitchen.Now));
         }
     }
 
     // What happened lies near the plan: more water than planned, hands that vary, a pan that wanders.
-    private Outcome AsCooked(BatchSpec spec, Judged judged, string note, Random random)
+    private static Outcome AsCooked(BatchSpec spec, BatchSheet sheet, Judged judged, string note, Symptom[]? faults, Random random)
     {
-        var sheet = Planner.Plan(spec, kitchen.Now, Learned.Nothing);
         var planned = Planned.Of(spec, sheet);
         double Near(double value, double spread, double bias = 0) => value * (1 + bias + spread * (2 * random.NextDouble() - 1));
         Grams Weighed(Grams mass, double spread, double bias = 0) => new(Math.Round(Near(mass.Value, spread, bias)));
@@ -73,6 +75,7 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Kitc
                 Weighed(planned.BallMass, 0.02)),
             new(new(Math.Round(Near(spec.Pan.Temperature.Value, 0.04))), Timed(planned.Sides[0]), Timed(planned.Sides[1]), Timed(planned.Sides[^1])),
             judged,
-            note);
+            note,
+            Faults: faults);
     }
 }

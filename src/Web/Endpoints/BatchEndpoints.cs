@@ -10,7 +10,7 @@ public static class BatchEndpoints
         batches.MapGet("", Latest).WithName("batches").WithSummary("The batches changed last, newest first.");
         batches.MapPost("", Add).WithName("addBatch").Produces<BatchView>(201);
         batches.MapGet("{id:guid}", Find).WithName("batch").Produces<BatchView>();
-        batches.MapGet("{id:guid}/planned", Planned).WithName("plannedBatch").Produces<PlannedView>().WithSummary("The figures the log lays beside what happened.");
+        batches.MapGet("{id:guid}/planned", PlannedOf).WithName("plannedBatch").Produces<PlannedView>().WithSummary("The figures the log lays beside what happened.");
         batches.MapPut("{id:guid}", Change).WithName("changeBatch").Produces<BatchView>();
         batches.MapDelete("{id:guid}", Delete).WithName("deleteBatch").Produces(204);
         batches.MapPost("{id:guid}/restore", Restore).WithName("restoreBatch").Produces(204).WithSummary("Takes a delete back.");
@@ -20,8 +20,22 @@ public static class BatchEndpoints
 
     private static IResult Find(Guid id, Batches batches) => Common.Found(batches.Find(id) is { } b ? BatchView.Of(b) : null);
 
-    private static IResult Planned(Guid id, Batches batches, Larder larder) =>
-        Common.Found(batches.Find(id) is { } b ? PlannedView.Of(b.Name, b.Spec, larder) : null);
+    private static IResult PlannedOf(Guid id, Batches batches, Services services, Larder larder)
+    {
+        if (batches.Find(id) is not { } batch)
+        {
+            return Results.NotFound();
+        }
+
+        if (Sheets.Of(batch.Spec, larder) is not { } sheet)
+        {
+            return Results.Ok(new PlannedView(batch.Name, null, null, Outcome.Nothing));
+        }
+
+        // The batch itself is the first bread of a service that was begun from it.
+        var run = services.OfBatch(id) is { } kept ? new StoveRun(kept.Service, services.Events(kept.Id), 0) : null;
+        return Results.Ok(new PlannedView(batch.Name, Planned.Of(batch.Spec, sheet), Glance.Of(sheet), Gathered.Of(batch.Spec, sheet, run, larder)));
+    }
 
     private static IResult Add(BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)
     {

@@ -34,7 +34,7 @@ public static class FoldEndpoints
 
     public static void MapHands(this RouteGroupBuilder hands)
     {
-        hands.MapGet("", (Larder larder) => HandTime.Of(larder)).WithName("handTimes").WithSummary("How long the hands take, each kind of work.");
+        hands.MapGet("", (KitchenLarder kitchen) => HandTime.Of(kitchen.Now)).WithName("handTimes").WithSummary("How long the hands take, each kind of work.");
         hands.MapPut("", Change).WithName("changeHandTime").Produces<IReadOnlyList<HandTime>>();
     }
 
@@ -60,13 +60,13 @@ public static class FoldEndpoints
             return problem;
         }
 
-        var compare = new Compare(body.Spec, larder, Learned.Nothing);
+        var compare = new Compare(body.Spec, larder, larder.Learned);
         return Results.Ok<IReadOnlyList<ComparedProgram>>([.. compare.Of(body.Programs), .. compare.OfSchools(body.Schools)]);
     }
 
     private static IResult Find(ReverseBody body, Larder larder) =>
         Problems.From([.. Common.CheckSpec(body.Spec, larder), .. body.Wanted.Check()])
-        ?? Results.Ok(Reverse.Find(body.Wanted, body.Spec, new(body.Spec, larder, Learned.Nothing)));
+        ?? Results.Ok(Reverse.Find(body.Wanted, body.Spec, new(body.Spec, larder, larder.Learned)));
 
     private static IResult Change(HandTimeBody body, KitchenLarder kitchen)
     {

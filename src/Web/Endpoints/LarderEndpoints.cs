@@ -70,7 +70,9 @@ public static class LarderEndpoints
             .WithSummary("Reads a larder file. Without take=true it only says what would happen; with it, all lines are taken or none.");
     }
 
-    private static LarderView All(Larder larder, Pantry pantry) => new(
+    private static LarderView All(KitchenLarder kitchen, Pantry pantry) => ViewOf(kitchen.Now, pantry);
+
+    private static LarderView ViewOf(Larder larder, Pantry pantry) => new(
         larder.All,
         SpecCheck.Kinds,
         SpecCheck.Limits,
@@ -132,8 +134,8 @@ public static class LarderEndpoints
 
     private static IResult Restore(string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((pantry, _) => pantry.Restore(id)));
 
-    private static IResult Export(Larder larder, TimeProvider clock) => Results.File(
-        Encoding.UTF8.GetBytes(LarderCsv.Write(larder.All.Where(i => i.Origin != Origin.Gone))),
+    private static IResult Export(KitchenLarder kitchen, TimeProvider clock) => Results.File(
+        Encoding.UTF8.GetBytes(LarderCsv.Write(kitchen.Now.All.Where(i => i.Origin != Origin.Gone))),
         "text/csv; charset=utf-8",
         $"ystrata-larder-{clock.GetUtcNow():yyyy-MM-dd}.csv");
 

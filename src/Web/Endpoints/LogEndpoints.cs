@@ -1,31 +1,80 @@
+using System.Globalization;
+using System.Text;
 using Ystrata.Core;
 using Ystrata.Store;
+using Ystrata.Web.Files;
 
 namespace Ystrata.Web.Endpoints;
 
+/// <param name="BatchId">Of a cooking that is being written down; nothing for one that is kept.</param>
+/// <param name="EntryId">Of a cooking that is kept.</param>
+/// <param name="Outcome">With the faults that are to be explained.</param>
+public sealed record ExplainBody(Guid? BatchId, Guid? EntryId, Outcome Outcome);
+
+/// <summary>Two to four cookings side by side.</summary>
+/// <param name="Rows">What matters on top; from <see cref="ComparedRow.Differs"/> 1 on it does.</param>
+public sealed record ComparedView(IReadOnlyList<ComparedCooking> Cookings, IReadOnlyList<ComparedRow> Rows);
+
+public sealed record ComparedCooking(Guid Id, string Name, DateTimeOffset CookedAt);
+
+/// <summary>What the log says over many cookings, the newest first.</summary>
+public sealed record TrendsView(IReadOnlyList<TrendPoint> Thirst, IReadOnlyList<TrendPoint> Squeeze, IReadOnlyList<LeavesPoint> Leaves, IReadOnlyList<TrendPoint> PanSeconds);
+
 public static class LogEndpoints
 {
+    private const int LongestFind = 80;
+
     public static void MapLog(this RouteGroupBuilder log)
     {
-        log.MapGet("", Latest).WithName("log").WithSummary("Cookings, newest first, planned beside actual.");
+        log.MapGet("", Page).WithName("log").Produces<LogPageView>().WithSummary("A page of cookings, newest first: by words in name and note, bread, flour or fault.");
         log.MapPost("", Add).WithName("addLogEntry").Produces<LogView>(201);
+        log.MapGet("compare", Compare).WithName("compareCookings").Produces<ComparedView>().WithSummary("Two to four cookings figure by figure, what matters on top.");
+        log.MapGet("trends", Trends).WithName("trends");
+        log.MapGet("export", Export).WithName("exportLog").Produces(200, contentType: "text/csv");
+        log.MapPost("explain", Explain).WithName("explainFaults").Produces<IReadOnlyList<Complaint>>().WithSummary("What in a cooking's own figures explains its faults, the likeliest first.");
         log.MapGet("{id:guid}", Find).WithName("logEntry").Produces<LogView>();
         log.MapPut("{id:guid}", Change).WithName("changeLogEntry").Produces<LogView>();
         log.MapDelete("{id:guid}", Delete).WithName("deleteLogEntry").Produces(204);
         log.MapPost("{id:guid}/restore", Restore).WithName("restoreLogEntry").Produces(204).WithSummary("Takes a delete back.");
     }
 
-    private static IEnumerable<LogView> Latest(Logbook log, Larder larder) =>
-        log.Latest(Common.MostListed).Select(l => LogView.Of(l, larder));
+    private static IResult Page(Logbook log, string? find = null, Guid? bread = null, string? flour = null, string? fault = null, string? after = null)
+    {
+        if (Problems.From([.. Common.CheckText("find", find ?? "", 0, LongestFind), .. Common.CheckText("flour", flour ?? "", 0, LongestFind)]) is { } problem)
+        {
+            return problem;
+        }
+
+        var mark = after is null ? null : MarkOf(after);
+        if (after is not null && mark is null)
+        {
+            return Problems.From([new("after", RefusalCode.Unreadable)])!;
+        }
+
+        if (fault is not null && !Enum.GetNames<Symptom>().Contains(fault, StringComparer.OrdinalIgnoreCase))
+        {
+            return Problems.From([new("fault", RefusalCode.NotInList, Item: fault)])!;
+        }
+
+        var page = log.Find(new LogQuery(find?.Trim(), bread, flour, fault is null ? null : Enum.Parse<Symptom>(fault, ignoreCase: true), mark));
+        return Results.Ok(new LogPageView(page.Lines, page.Count, page.Lines.Count < LogQuery.Page ? null : TextOf(page.Lines[^1])));
+    }
+
+    private static string TextOf(LogLine line) => $"{line.CookedAt.UtcTicks.ToString(CultureInfo.InvariantCulture)}_{line.Id}";
+
+    private static LogMark? MarkOf(string text) => text.Split('_') is [var ticks, var id] && Guid.TryParse(id, out var guid)
+        && long.TryParse(ticks, CultureInfo.InvariantCulture, out var at) && at >= 0 && at <= DateTime.MaxValue.Ticks
+        ? new(new(at, TimeSpan.Zero), guid)
+        : null;
 
     private static IResult Find(Guid id, Logbook log, Larder larder) =>
-        Common.Found(log.Find(id) is { } line ? LogView.Of(line, larder) : null);
+        Common.Found(log.Find(id) is { } entry ? LogView.Of(entry, larder) : null);
 
-    // The entry keeps the spec the batch has now: what is changed in the batch later does not change the record.
-    private static IResult Add(LogBody body, Logbook log, Batches batches, Larder larder, TimeProvider clock)
+    // The entry keeps the spec the batch has now, and what was planned: what is changed later does not change the record.
+    private static IResult Add(LogBody body, Logbook log, Batches batches, Photos photos, KitchenLarder kitchen, TimeProvider clock)
     {
         var batch = batches.Find(body.BatchId);
-        var refusals = Check(body);
+        var refusals = Check(body, photos);
         if (batch is null)
         {
             refusals.Add(new("batchId", RefusalCode.Missing));
@@ -36,31 +85,89 @@ public static class LogEndpoints
             return problem;
         }
 
-        var entry = new LogEntry(Guid.CreateVersion7(), body.BatchId, batch!.Spec, body.CookedAt, body.Outcome, clock.GetUtcNow());
-        log.Add(entry);
-        return Results.Created($"/api/log/{entry.Id}", LogView.Of(new(entry, batch.Name), larder));
+        var larder = kitchen.Taught;
+        var planned = Sheets.Of(batch!.Spec, larder) is { } sheet ? Planned.Of(batch.Spec, sheet) : null;
+        var entry = new LogEntry(
+            Guid.CreateVersion7(), body.BatchId, batch.Spec, body.CookedAt, body.Outcome, clock.GetUtcNow(), batch.Name, batch.BreadId, planned, body.PhotoId);
+        kitchen.Learn(() =>
+        {
+            log.Add(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now));
+            return true;
+        });
+        return Results.Created($"/api/log/{entry.Id}", LogView.Of(entry, larder));
     }
 
-    private static IResult Change(Guid id, LogBody body, Logbook log, Larder larder, TimeProvider clock)
+    private static IResult Change(Guid id, LogBody body, Logbook log, Photos photos, KitchenLarder kitchen, TimeProvider clock)
     {
-        if (Problems.From(Check(body)) is { } problem)
+        if (Problems.From(Check(body, photos)) is { } problem)
         {
             return problem;
         }
 
-        if (log.Find(id) is not { } line)
+        if (log.Find(id) is not { } before)
         {
             return Results.NotFound();
         }
 
-        var entry = line.Entry with { CookedAt = body.CookedAt, Outcome = body.Outcome, ChangedAt = clock.GetUtcNow() };
-        return Common.Found(log.Change(entry) ? LogView.Of(line with { Entry = entry }, larder) : null);
+        var entry = before with { CookedAt = body.CookedAt, Outcome = body.Outcome, PhotoId = body.PhotoId, ChangedAt = clock.GetUtcNow() };
+        var changed = kitchen.Learn(() => log.Change(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now)));
+        return Common.Found(changed ? LogView.Of(entry, kitchen.Taught) : null);
     }
 
-    private static IResult Delete(Guid id, Logbook log, TimeProvider clock) => Common.Done(log.Delete(id, clock.GetUtcNow()));
+    private static IResult Delete(Guid id, Logbook log, KitchenLarder kitchen, TimeProvider clock) =>
+        Common.Done(kitchen.Learn(() => log.Delete(id, clock.GetUtcNow())));
 
-    private static IResult Restore(Guid id, Logbook log) => Common.Done(log.Restore(id));
+    private static IResult Restore(Guid id, Logbook log, KitchenLarder kitchen) => Common.Done(kitchen.Learn(() => log.Restore(id)));
 
-    private static List<Refusal> Check(LogBody body) =>
-        [.. LogCheck.Check(body.Outcome).Select(r => r with { Field = $"outcome.{r.Field}" })];
+    private static IResult Explain(ExplainBody body, Logbook log, Batches batches, Larder larder)
+    {
+        if (Problems.From([.. LogCheck.Check(body.Outcome).Select(r => r with { Field = $"outcome.{r.Field}" })]) is { } problem)
+        {
+            return problem;
+        }
+
+        var spec = body.EntryId is { } entry ? log.Find(entry)?.Spec : body.BatchId is { } batch ? batches.Find(batch)?.Spec : null;
+        return spec is null
+            ? Results.NotFound()
+            // A larder that was changed since can make it unworkable: then nothing can be convicted.
+            : Results.Ok(SpecCheck.Check(spec, larder).Count > 0
+                ? [.. (body.Outcome.Faults ?? []).Select(s => new Complaint(s, []))]
+                : FaultStage.Explain(spec, body.Outcome, body.Outcome.Faults ?? [], larder, larder.Learned));
+    }
+
+    private static IResult Compare(Guid[] id, Logbook log, Larder larder)
+    {
+        if (id.Length is < Comparison.Least or > Comparison.Most || id.Distinct().Count() != id.Length)
+        {
+            return Problems.From([new("id", RefusalCode.OutOfRange, id.Distinct().Count(), Comparison.Least, Comparison.Most)])!;
+        }
+
+        var views = id.Select(i => log.Find(i) is { } e ? (Entry: e, LogView.Of(e, larder).Planned) : default).ToList();
+        if (views.Any(v => v.Planned is null))
+        {
+            return Results.NotFound();
+        }
+
+        return Results.Ok(new ComparedView(
+            [.. views.Select(v => new ComparedCooking(v.Entry.Id, v.Entry.Name, v.Entry.CookedAt))],
+            Comparison.Of([.. views.Select(v => Comparison.Figures(v.Entry.Spec, v.Planned!, v.Entry.Outcome))])));
+    }
+
+    private static TrendsView Trends(Record record) =>
+        new(record.Trend(LessonKind.Thirst), record.Trend(LessonKind.Squeeze), record.Leaves(), record.PanSeconds());
+
+    private static IResult Export(Logbook log, TimeProvider clock) => Results.Stream(
+        async body =>
+        {
+            await using var text = new StreamWriter(body, new UTF8Encoding(encoderShouldEmitUTF8Identifier: false));
+            await LogCsv.Write(text, log.All());
+        },
+        "text/csv; charset=utf-8",
+        $"ystrata-log-{clock.GetUtcNow():yyyy-MM-dd}.csv");
+
+    private static List<Refusal> Check(LogBody body, Photos photos) =>
+    [
+        .. LogCheck.Check(body.Outcome).Select(r => r with { Field = $"outcome.{r.Field}" }),
+        .. body.PhotoId is { } photo && !photos.Known(photo) ? [new Refusal("photoId", RefusalCode.Missing)] : Array.Empty<Refusal>(),
+    ];
 }

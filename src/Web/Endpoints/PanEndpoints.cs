@@ -38,7 +38,7 @@ public static class PanEndpoints
 
         refusals.AddRange(body.Pans.SelectMany((p, i) => p is null ? [new Refusal($"pans[{i}]", RefusalCode.Missing)] : p.Check($"pans[{i}]")));
         return Problems.From(refusals) ?? Results.Ok<IReadOnlyList<PanSheet>>(
-            [.. body.Pans.Select(p => Planner.Plan(body.Spec with { Pan = body.Spec.Pan with { On = p, Own = null } }, larder, Learned.Nothing).Pan)]);
+            [.. body.Pans.Select(p => Planner.Plan(body.Spec with { Pan = body.Spec.Pan with { On = p, Own = null } }, larder, larder.Learned).Pan)]);
     }
 
     private static IResult Play(PracticeBody body) => Problems.From([.. Refused(body)]) ?? Results.Ok(Practice.Play(body.Seed, body.Turns, body.Lift));

@@ -8,5 +8,5 @@ public static class PlanEndpoints
         plan.MapPost("", Plan).WithName("plan").Produces<BatchSheet>().WithSummary("Works a batch out; keeps nothing.");
 
     private static IResult Plan(BatchSpec spec, Larder larder) =>
-        Problems.From(SpecCheck.Check(spec, larder)) ?? Results.Ok(Planner.Plan(spec, larder, Learned.Nothing));
+        Problems.From(SpecCheck.Check(spec, larder)) ?? Results.Ok(Planner.Plan(spec, larder, larder.Learned));
 }

@@ -21,6 +21,7 @@
     "/": Shelf,
     "/batch/:id?": BatchPlace,
     "/log/new/:batch": Log,
+    "/log/compare/:ids": Log,
     "/log/:id?": Log,
     "/larder/:tab?": Larder,
     "/card": Card,

@@ -664,10 +664,76 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Cookings, newest first, planned beside actual. */
+        /** A page of cookings, newest first: by words in name and note, bread, flour or fault. */
         get: operations["log"];
         put?: never;
         post: operations["addLogEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two to four cookings figure by figure, what matters on top. */
+        get: operations["compareCookings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/trends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trends"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/explain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What in a cooking's own figures explains its faults, the likeliest first. */
+        post: operations["explainFaults"];
         delete?: never;
         options?: never;
         head?: never;
@@ -701,6 +767,57 @@ export interface paths {
         put?: never;
         /** Takes a delete back. */
         post: operations["restoreLogEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A PNG, JPEG or WebP, made anew without anything the camera wrote into it. */
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every figure the record says something of: from how many cookings, how spread, before and after. */
+        get: operations["learned"];
+        /** Says whether plans use a figure, or begins it anew. */
+        put: operations["useLearned"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -831,7 +948,9 @@ export interface components {
                 [key: string]: components["schemas"]["KitchenMeasure"];
             };
             notes: components["schemas"]["Note"][];
-            filling?: null | components["schemas"]["FillingSheet"];
+            filling: null | components["schemas"]["FillingSheet"];
+            /** @description What could be found wrong with it at the table, the likeliest first. */
+            risks: null | components["schemas"]["Risk"][];
         };
         /** @description What the cook decided, stage by stage. Everything else follows from it through Planner. */
         BatchSpec: {
@@ -1084,6 +1203,13 @@ export interface components {
             /** @description Others, such as the batch's own. */
             programs: components["schemas"]["FoldProgram"][];
         };
+        ComparedCooking: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            cookedAt: string;
+        };
         /** @description One program beside others: what it makes of the same ball. */
         ComparedProgram: {
             program: components["schemas"]["FoldProgram"];
@@ -1094,11 +1220,49 @@ export interface components {
             tooThin: boolean;
             refusal: null | components["schemas"]["Refusal"];
         };
+        /** @description One figure of several cookings. */
+        ComparedRow: {
+            name: components["schemas"]["FigureName"];
+            of: string;
+            unit: string;
+            /** @description In the order asked for; nothing where a cooking has no such figure. */
+            values: (null | number)[];
+            taken: boolean[];
+            /**
+             * Format: double
+             * @description How far they lie apart, against what a cook notices: from 1 on it matters.
+             */
+            differs: number;
+        };
+        /** @description Two to four cookings side by side. */
+        ComparedView: {
+            cookings: components["schemas"]["ComparedCooking"][];
+            /** @description What matters on top; from double ComparedRow.Differs 1 on it does. */
+            rows: components["schemas"]["ComparedRow"][];
+        };
+        /** @description One symptom and what explains it, the best first; none when nothing in the figures does. */
+        Complaint: {
+            symptom: components["schemas"]["Symptom"];
+            causes: components["schemas"]["Conviction"][];
+        };
         /**
          * @description Whether two leaves will come apart.
          * @enum {unknown}
          */
         ContactState: "open" | "patchy" | "fused";
+        /** @description A cause that this batch's own figures convict. */
+        Conviction: {
+            /** @description The cause with its figures, in the plan's own words. */
+            note: components["schemas"]["Note"];
+            sure: components["schemas"]["Sureness"];
+            /** Format: double */
+            score: number;
+            /** @description The plan was right: it was made otherwise than planned. */
+            byHand: boolean;
+            change: null | components["schemas"]["Mend"];
+            /** @description The batch for next time: the plan with the change laid on it, or the plan as it was. */
+            next: components["schemas"]["BatchSpec"];
+        };
         /** @description One pan and the flame under it. */
         Cookware: {
             kind: components["schemas"]["PanKind"];
@@ -1233,6 +1397,20 @@ export interface components {
          * @enum {unknown}
          */
         Dressing: "bare" | "fat" | "dust" | "fatAndDust";
+        ExplainBody: {
+            /**
+             * Format: uuid
+             * @description Of a cooking that is being written down; nothing for one that is kept.
+             */
+            batchId: null | string;
+            /**
+             * Format: uuid
+             * @description Of a cooking that is kept.
+             */
+            entryId: null | string;
+            /** @description With the faults that are to be explained. */
+            outcome: components["schemas"]["Outcome"];
+        };
         /** @enum {unknown} */
         Face: "first" | "second";
         /** @description A part of the sheet that no crease crosses, seen from above. */
@@ -1290,6 +1468,11 @@ export interface components {
             soft: components["schemas"]["Percent"];
             sticky: components["schemas"]["Percent"];
         };
+        /**
+         * @description What cookings are compared by.
+         * @enum {unknown}
+         */
+        FigureName: "pieces" | "lost" | "flour" | "liquid" | "doughFat" | "salt" | "hydration" | "ballMass" | "doughRest" | "lastRest" | "leaves" | "thickness" | "fillingShare" | "pan" | "firstSide" | "secondSide" | "lastSide" | "yield" | "handTime" | "soft" | "leavesJudged" | "colour" | "taste" | "fillingJudged" | "wall";
         /** @description Filling against pieces. */
         FillingBalance: {
             /** @description All of it. */
@@ -2000,6 +2183,10 @@ export interface components {
             colour: null | number;
             /** Format: int32 */
             taste: null | number;
+            /** Format: int32 */
+            filling?: null | number;
+            /** Format: int32 */
+            wall?: null | number;
         };
         /** @description kcal */
         Kilocalories: number;
@@ -2101,8 +2288,64 @@ export interface components {
             vessels: components["schemas"]["Vessel"][];
             units: components["schemas"]["Units"];
         };
+        LearnedBody: {
+            kind: components["schemas"]["LessonKind"];
+            /** @description The flour, vegetable or hand work; empty for what there is one of. */
+            of: string;
+            /** @description Whether plans use it. */
+            used: boolean;
+            /** @description True to begin it anew from now on, false to count older cookings again; nothing to leave that. */
+            forget?: null | boolean;
+        };
+        /** @description What the record says of one figure, and what plans would use instead. */
+        LearnedFigure: {
+            kind: components["schemas"]["LessonKind"];
+            of: string;
+            /**
+             * Format: int32
+             * @description Cookings it rests on: the newest, no more than int Learning.Most.
+             */
+            n: number;
+            /**
+             * Format: double
+             * @description Of what they say.
+             */
+            mean: number;
+            /**
+             * Format: double
+             * @description Standard deviation of what they say; 0 for one.
+             */
+            spread: number;
+            /**
+             * Format: double
+             * @description What plans use without it.
+             */
+            before: number;
+            /**
+             * Format: double
+             * @description What they use with it.
+             */
+            after: number;
+            /** @description The cook has said that plans are to use it. */
+            used: boolean;
+            unit: string;
+        };
+        /** @description How many leaves were planned, and how they were judged, 1 to 5. */
+        LeavesPoint: {
+            /** Format: date-time */
+            cookedAt: string;
+            /** Format: int32 */
+            leaves: number;
+            /** Format: int32 */
+            judged: number;
+        };
         /** @enum {unknown} */
         LengthUnit: "centimetres" | "inches";
+        /**
+         * @description What one cooking can teach.
+         * @enum {unknown}
+         */
+        LessonKind: "thirst" | "squeeze" | "bowlLoss" | "panTime" | "handTime";
         /** @description What a number may be. */
         Limit: {
             /** @description Path in the spec, list places left empty: `fold.steps[].mass`. */
@@ -2143,6 +2386,48 @@ export interface components {
             /** Format: date-time */
             cookedAt: string;
             outcome: components["schemas"]["Outcome"];
+            /**
+             * Format: uuid
+             * @description A photo that was sent before; nothing without.
+             */
+            photoId?: null | string;
+        };
+        /** @description A cooking at a glance. */
+        LogLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            batchId: string;
+            /** Format: uuid */
+            breadId: null | string;
+            name: string;
+            /** Format: date-time */
+            cookedAt: string;
+            judged: components["schemas"]["Judged"];
+            faults: null | components["schemas"]["Symptom"][];
+            note: string;
+            counts: boolean;
+            /** Format: int32 */
+            pieces: null | number;
+            /** Format: int32 */
+            lost: null | number;
+            /**
+             * Format: int32
+             * @description Planned to come apart.
+             */
+            leaves: null | number;
+            /** Format: uuid */
+            photoId: null | string;
+        };
+        LogPageView: {
+            lines: components["schemas"]["LogLine"][];
+            /**
+             * Format: int32
+             * @description Of all that was found.
+             */
+            count: number;
+            /** @description Where the next page begins; nothing on the last. */
+            next: null | string;
         };
         LogView: {
             /** Format: uuid */
@@ -2155,6 +2440,13 @@ export interface components {
             outcome: components["schemas"]["Outcome"];
             planned: null | components["schemas"]["Planned"];
             glance: null | components["schemas"]["Glance"];
+            /** Format: uuid */
+            photoId: null | string;
+            /**
+             * Format: uuid
+             * @description The bread it was a batch of; nothing when it was none.
+             */
+            breadId: null | string;
         };
         /**
          * @description What a cook calls a face.
@@ -2205,9 +2497,11 @@ export interface components {
             filling?: null | components["schemas"]["FillingSpec"];
             item?: null | string;
             pan?: null | components["schemas"]["PanSpec"];
+            dough?: null | components["schemas"]["DoughSpec"];
+            rest?: null | components["schemas"]["RestSpec"];
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -2256,7 +2550,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "panClimbs" | "panFalls" | "panCrowded" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -2280,6 +2574,15 @@ export interface components {
             timed: components["schemas"]["Timed"];
             judged: components["schemas"]["Judged"];
             note: string;
+            yields?: null | components["schemas"]["StepYield"][];
+            hands?: null | components["schemas"]["WorkTime"][];
+            /** @description What was wrong with it; nothing when nobody looked, none when nothing was. */
+            faults?: null | components["schemas"]["Symptom"][];
+            /**
+             * @description False for a batch nothing is to be learned from.
+             * @default true
+             */
+            counts: boolean;
         };
         /** @enum {unknown} */
         Outline: "round" | "halfMoon" | "wedge" | "block" | "rope" | "coil" | "cone" | "upright";
@@ -2478,6 +2781,10 @@ export interface components {
         };
         /** @description % */
         Percent: number;
+        PhotoView: {
+            /** Format: uuid */
+            id: string;
+        };
         /**
          * @description Where one piece is on its way.
          * @enum {unknown}
@@ -2514,24 +2821,38 @@ export interface components {
             /** @description What the step does, on the piece before it. */
             marks: components["schemas"]["PlanMark"][];
         };
-        /** @description The plan's figures beside which the log lays what really happened. */
+        /** @description The plan's figures beside which the log lays what really happened, as they were on the day. */
         Planned: {
             /** Format: int32 */
             pieces: number;
             flour: components["schemas"]["Grams"];
+            /** @description All liquids together. */
             liquid: components["schemas"]["Grams"];
-            wentIn: null | components["schemas"]["Grams"];
             doughFat: components["schemas"]["Grams"];
             salt: components["schemas"]["Grams"];
             ballMass: components["schemas"]["Grams"];
             pan: components["schemas"]["Celsius"];
+            /** @description First, second and last stay on the pan; fewer where the piece is turned less. */
             sides: number[];
+            /** @description All dough, less what bowl and hands keep. */
+            dough: components["schemas"]["Grams"];
+            hydration: components["schemas"]["Percent"];
+            /**
+             * Format: int32
+             * @description That come apart.
+             */
+            leaves: number;
+            /** Format: int32 */
+            fused: number;
+            thickness: components["schemas"]["Millimetres"];
         };
-        /** @description What a log entry of a batch would be laid beside; nothing when the larder no longer lets it be worked. */
+        /** @description What a log entry of a batch would be laid beside. */
         PlannedView: {
             batchName: string;
             planned: null | components["schemas"]["Planned"];
             glance: null | components["schemas"]["Glance"];
+            /** @description What bench, scale and stove already know. */
+            gathered: components["schemas"]["Outcome"];
         };
         /** @description One line of the dough, in the order of the spec. */
         Portion: {
@@ -2800,7 +3121,7 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "unreadable";
+        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "notAPhoto" | "unreadable";
         /** @description A rest with its bounds. */
         RestBounds: {
             /** @description What the plan keeps to at least. */
@@ -2891,6 +3212,13 @@ export interface components {
             state: components["schemas"]["ContactState"];
             /** @description True when the leaves themselves stand upright; false for a rope wound flat, whose rings are windings. */
             onEdge: boolean;
+        };
+        /** @description A symptom that the plan's own figures threaten, before anything is cooked. */
+        Risk: {
+            symptom: components["schemas"]["Symptom"];
+            /** @description The note that threatens it most. */
+            cause: components["schemas"]["NoteCode"];
+            sure: components["schemas"]["Sureness"];
         };
         /**
          * @description The schools of roasting, work.md 8.
@@ -3222,6 +3550,17 @@ export interface components {
             /** @description The piece cut through where it is fullest. */
             section: components["schemas"]["Section"];
         };
+        /** @description What a squeezed or drained part of a filling really gave. */
+        StepYield: {
+            /** @description The larder id; of the joined filling, the part there is most of. */
+            id: string;
+            /** @description Its place, as the bench counts it: part and step, or "together" and step. */
+            step: string;
+            /** @description What should have been left, percent of what was there. */
+            planned: components["schemas"]["Percent"];
+            /** @description What was left, percent of what was there. */
+            left: components["schemas"]["Percent"];
+        };
         /**
          * @description What happens at a running service, each one press.
          * @enum {unknown}
@@ -3404,6 +3743,16 @@ export interface components {
             to: components["schemas"]["Seconds"];
         };
         /**
+         * @description How sure a cause is.
+         * @enum {unknown}
+         */
+        Sureness: "possible" | "likely" | "veryLikely";
+        /**
+         * @description What a cook finds wrong with a bread, work.md 10, and what is as often said of colour and salt.
+         * @enum {unknown}
+         */
+        Symptom: "stiff" | "hardInTheMiddle" | "shrankBack" | "sticky" | "noLayers" | "greasy" | "burst" | "soggy" | "rawInside" | "burntFlour" | "tooSalty" | "driedOut" | "tears" | "uneven" | "pale" | "bland";
+        /**
          * @description Why a wall may tear.
          * @enum {unknown}
          */
@@ -3456,6 +3805,22 @@ export interface components {
             over: null | components["schemas"]["Grams"];
             spread: null | components["schemas"]["BallSpread"];
         };
+        /** @description A point of a trend. */
+        TrendPoint: {
+            /** Format: date-time */
+            cookedAt: string;
+            /** @description The flour, vegetable or hand work; empty for what there is one of. */
+            of: string;
+            /** Format: double */
+            value: number;
+        };
+        /** @description What the log says over many cookings, the newest first. */
+        TrendsView: {
+            thirst: components["schemas"]["TrendPoint"][];
+            squeeze: components["schemas"]["TrendPoint"][];
+            leaves: components["schemas"]["LeavesPoint"][];
+            panSeconds: components["schemas"]["TrendPoint"][];
+        };
         /** @description One stay of one face on the pan. */
         Turn: {
             face: components["schemas"]["Face"];
@@ -3482,7 +3847,7 @@ export interface components {
             /** @description What stands before a price, up to four letters. */
             coin: string;
         };
-        /** @description What really went in; whatever was not weighed stays empty. */
+        /** @description What really went in; whatever was not weighed or counted stays empty. */
         Used: {
             /**
              * Format: int32
@@ -3494,6 +3859,13 @@ export interface components {
             doughFat: null | components["schemas"]["Grams"];
             salt: null | components["schemas"]["Grams"];
             ballMass: null | components["schemas"]["Grams"];
+            /**
+             * Format: int32
+             * @description Pieces dropped, burst or burnt.
+             */
+            lost?: null | number;
+            /** @description g */
+            dough?: number;
         };
         /** @description A cup, glass, ladle or handful of the cook's own, known from one weighing. */
         Vessel: {
@@ -3576,6 +3948,17 @@ export interface components {
             enough: boolean;
             /** @description The first bread as it would be decided. */
             batch: components["schemas"]["BatchSpec"];
+        };
+        /** @description How long one kind of hand work took, from the stove. */
+        WorkTime: {
+            work: components["schemas"]["HandWork"];
+            /** @description Once. */
+            each: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description How often it was timed.
+             */
+            times: number;
         };
     };
     responses: never;
@@ -5602,7 +5985,13 @@ export interface operations {
     };
     log: {
         parameters: {
-            query?: never;
+            query?: {
+                find?: string;
+                bread?: string;
+                flour?: string;
+                fault?: string;
+                after?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5615,7 +6004,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LogView"][];
+                    "application/json": components["schemas"]["LogPageView"];
                 };
             };
             /** @description Bad Request */
@@ -5658,6 +6047,162 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    compareCookings: {
+        parameters: {
+            query: {
+                id: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    trends: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrendsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    explainFaults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExplainBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Complaint"][];
                 };
             };
             /** @description Bad Request */
@@ -5819,6 +6364,170 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/png": string;
+                "image/jpeg": string;
+                "image/webp": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: {
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    learned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedFigure"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    useLearned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LearnedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedFigure"][];
+                };
             };
             /** @description Bad Request */
             400: {

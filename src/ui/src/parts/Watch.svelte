@@ -9,6 +9,7 @@
   import { toaster } from "../toast.svelte";
   import { m } from "../paraglide/messages";
   import { mendWords, wordsOf } from "../words/notes";
+  import { surenessName, symptomName } from "../words/symptoms";
 
   let { notes }: { notes: Note[] } = $props();
 
@@ -23,13 +24,20 @@
   function apply(mend: Mend) {
     const spec = batch.spec;
     if (!spec) return;
-    const { sheet, fold, roll, filling, pan } = spec;
-    const before = $state.snapshot({ sheet, fold, roll, filling, pan });
-    const parts = { sheet: mend.sheet, fold: mend.fold, roll: mend.roll, filling: mend.filling, pan: mend.pan };
+    const { sheet, fold, roll, filling, pan, dough, rest } = spec;
+    const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest });
+    const { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t } = mend;
+    const parts = { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t };
     batch.change(() => Object.assign(spec, Object.fromEntries(Object.entries(parts).filter(([, part]) => part))));
     toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
   }
 
+  // What could be found wrong at the table, where this note is its likeliest cause.
+  const risksOf = (code: Note["code"]) =>
+    (batch.sheet?.risks ?? [])
+      .filter((risk) => risk.cause === code)
+      .map((risk) => `${symptomName[risk.symptom]().toLowerCase()} (${surenessName[risk.sure]()})`)
+      .join(", ");
   const sorted = $derived(notes.toSorted((a, b) => order[a.weight] - order[b.weight]));
 </script>
 
@@ -47,6 +55,7 @@
             <Icon size={16} class="mt-px shrink-0 {tint}" aria-hidden="true" />
             <span><span class="sr-only">{word()}: </span>{said.head}</span>
           </p>
+          {#if risksOf(note.code)}<p class="text-mute" data-testid="risk">{m.could_come_out({ symptoms: risksOf(note.code) })}</p>{/if}
           <p>{said.more}</p>
           {#each note.mends ?? [] as mend, i (i)}
             <button class="button mt-1 !min-h-11 !justify-start !px-2.5 text-start !text-[14px] !leading-tight" onclick={() => apply(mend)}>

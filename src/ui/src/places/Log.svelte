@@ -4,83 +4,103 @@
   import type { LogView } from "../api/types";
   import { m } from "../paraglide/messages";
   import { toaster } from "../toast.svelte";
-  import { clock, day } from "../words/format";
-  import LogEntry from "./LogEntry.svelte";
-  import Marks from "./Marks.svelte";
-  import PracticeScores from "./PracticeScores.svelte";
+  import { day } from "../words/format";
+  import Compare from "./log/Compare.svelte";
+  import Entry from "./log/Entry.svelte";
+  import Filters from "./log/Filters.svelte";
+  import Learned from "./log/Learned.svelte";
+  import Lines from "./log/Lines.svelte";
+  import { LogList } from "./log/log.svelte";
+  import PracticeScores from "./log/PracticeScores.svelte";
+  import Table from "./log/Table.svelte";
+  import Trends from "./log/Trends.svelte";
 
-  let { params }: { params?: { id?: string; batch?: string } } = $props();
+  let { params }: { params?: { id?: string; batch?: string; ids?: string } } = $props();
 
-  let lines = $state.raw<LogView[]>([]);
-  let find = $state("");
-  let fetched = $state(false);
-  const found = $derived(lines.filter((l) => `${l.batchName} ${l.outcome.note}`.toLowerCase().includes(find.trim().toLowerCase())));
+  const list = new LogList();
+  let chosen = $state<string[]>([]);
+  let line = $state.raw<LogView | null>(null);
+  let gone = $state(false);
   const writing = $derived(params?.batch);
+  const views = [
+    ["entries", m.log_view_entries, "/log"],
+    ["table", m.log_view_table, "/log/table"],
+    ["trends", m.log_view_trends, "/log/trends"],
+    ["learned", m.log_view_learned, "/log/learned"],
+  ] as const;
+  // An address names an entry or one of the views.
+  const named = $derived(views.find(([value]) => value === params?.id)?.[0]);
+  const view = $derived(params?.ids ? "compare" : (named ?? "entries"));
   // With nothing chosen the newest cooking lies open.
-  const open = $derived(writing ? undefined : (lines.find((l) => l.id === params?.id) ?? (params?.id ? undefined : found[0])));
+  const open = $derived(writing || view !== "entries" ? undefined : (params?.id ?? list.lines[0]?.id));
 
-  void fetchAll();
+  void list.fetch();
+  $effect(() => void show(open));
 
-  async function fetchAll() {
-    const { data } = await api.GET("/api/log");
-    lines = data ?? [];
-    fetched = true;
+  async function show(id: string | undefined) {
+    if (!id || line?.id === id) return;
+    const { data } = await api.GET("/api/log/{id}", { params: { path: { id } } });
+    if (id !== open) return;
+    line = data ?? null;
+    gone = !data;
   }
 
-  async function kept(line: LogView) {
-    await fetchAll();
-    await push(`/log/${line.id}`);
-    toaster.say(m.log_kept({ name: line.batchName }));
+  async function kept(entry: LogView) {
+    line = entry;
+    await list.fetch();
+    await push(`/log/${entry.id}`);
+    toaster.say(m.log_kept({ name: entry.batchName }));
   }
 
-  async function remove(line: LogView) {
-    const entry = { path: { id: line.id } };
-    await api.DELETE("/api/log/{id}", { params: entry });
-    await fetchAll();
+  async function remove(entry: LogView) {
+    const path = { path: { id: entry.id } };
+    await api.DELETE("/api/log/{id}", { params: path });
+    await list.fetch();
     await push("/log");
-    toaster.say(m.deleted({ name: m.entry_of({ name: line.batchName, day: day(line.cookedAt) }) }), async () => {
-      await api.POST("/api/log/{id}/restore", { params: entry });
-      await fetchAll();
-      await push(`/log/${line.id}`);
+    toaster.say(m.deleted({ name: m.entry_of({ name: entry.batchName, day: day(entry.cookedAt) }) }), async () => {
+      await api.POST("/api/log/{id}/restore", { params: path });
+      await list.fetch();
+      await push(`/log/${entry.id}`);
     });
   }
 </script>
 
-<div class="grid grid-cols-[minmax(0,1fr)] gap-5 p-3 sm:p-5 lg:h-full lg:grid-cols-[330px_minmax(0,1fr)] lg:overflow-hidden">
-  <section class="flex min-h-0 flex-col max-lg:order-2" aria-labelledby="log">
-    <div class="mb-3 flex flex-wrap items-center gap-3">
-      <h1 id="log" class="me-auto text-title leading-none font-bold tracking-tight">{m.place_log()}</h1>
-      <input class="field w-40" type="search" placeholder={m.find_log()} aria-label={m.find_log()} bind:value={find} data-find />
-    </div>
-    <ul class="min-h-0 overflow-y-auto" data-testid="log-lines">
-      {#each found as line (line.id)}
-        <li class="border-b border-rim-soft last:border-0">
-          <a
-            class="block rounded-lg border-s-[6px] border-transparent px-2.5 py-1.5 hover:bg-white aria-[current=true]:border-ghee aria-[current=true]:bg-enamel"
-            href="#/log/{line.id}"
-            aria-current={open?.id === line.id ? "true" : undefined}
-          >
-            <span class="flex items-baseline justify-between gap-2">
-              <span class="truncate font-head font-semibold">{line.batchName}</span>
-              <span class="text-[13px] whitespace-nowrap text-mute">{day(line.cookedAt)} {clock(line.cookedAt)}</span>
-            </span>
-            <span class="flex items-center gap-3">
-              <Marks judged={line.outcome.judged} />
-              <span class="min-w-0 truncate text-[13px] text-mute">{line.outcome.note}</span>
-            </span>
-          </a>
-        </li>
+<div class="flex flex-col gap-3 p-3 sm:p-5 lg:h-full lg:overflow-hidden">
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
+    <h1 id="log" class="text-title leading-none font-bold tracking-tight">{m.place_log()}</h1>
+    <nav class="flex flex-wrap gap-1" aria-label={m.log_views()}>
+      {#each views as [value, name, path] (value)}
+        <a
+          href="#{path}"
+          aria-current={view === value ? "page" : undefined}
+          class="flex min-h-11 items-center rounded-[9px] border-2 border-transparent px-2.5 font-head font-semibold text-rim hover:bg-white aria-[current=page]:border-rim aria-[current=page]:bg-white"
+          >{name()}</a
+        >
       {/each}
-      {#if fetched && found.length === 0}<li class="py-2 text-mute">{find ? m.none_found({ find }) : m.log_empty()}</li>{/if}
-    </ul>
-    <PracticeScores />
-  </section>
-
-  {#if writing}
-    {#key writing}<LogEntry batchId={writing} onkept={kept} />{/key}
-  {:else if open}
-    {#key open}<LogEntry line={open} onkept={kept} onremove={remove} />{/key}
-  {:else if fetched}
-    <section class="tray p-8 text-mute">{params?.id ? m.entry_gone() : m.log_how()}</section>
+    </nav>
+    <span class="flex-1"></span>
+    {#if view === "entries" || view === "table"}
+      <Filters {list} />
+      <a class="button plain" href="/api/log/export" download>{m.log_csv()}</a>
+    {/if}
+  </div>
+  {#if view === "table"}<Table {list} />
+  {:else if view === "trends"}<Trends />
+  {:else if view === "learned"}<Learned />
+  {:else if view === "compare"}<Compare ids={params?.ids?.split(",") ?? []} />
+  {:else}
+    <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[330px_minmax(0,1fr)]">
+      <section class="flex min-h-0 flex-col max-lg:order-2" aria-labelledby="log">
+        <Lines {list} open={open ?? ""} bind:chosen />
+        <PracticeScores />
+      </section>
+      {#if writing}
+        {#key writing}<Entry batchId={writing} onkept={kept} />{/key}
+      {:else if line && line.id === open}
+        {#key line}<Entry {line} onkept={kept} onremove={remove} />{/key}
+      {:else if list.fetched && (gone || !open)}
+        <section class="tray p-8 text-mute">{params?.id ? m.entry_gone() : m.log_how()}</section>
+      {/if}
+    </div>
   {/if}
 </div>

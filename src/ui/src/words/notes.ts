@@ -19,6 +19,9 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   batterTooThick: [m.note_batter_too_thick, m.note_batter_too_thick_more],
   batterTooThin: [m.note_batter_too_thin, m.note_batter_too_thin_more],
   ballsEvened: [m.note_balls_evened, m.note_balls_evened_more],
+  ballsUneven: [m.note_balls_uneven, m.note_balls_uneven_more],
+  doughLean: [m.note_dough_lean, m.note_dough_lean_more],
+  facesUneven: [m.note_faces_uneven, m.note_faces_uneven_more],
   sugarHigh: [m.note_sugar_high, m.note_sugar_high_more],
   muchPowder: [m.note_much_powder, m.note_much_powder_more],
   muchYeast: [m.note_much_yeast, m.note_much_yeast_more],
@@ -137,6 +140,15 @@ const mends: Record<MendCode, (q: Said) => string> = {
   asAdvised: m.mend_as_advised,
   fillingTimes: m.mend_filling_times,
   rollTo: m.mend_roll_to,
+  waterTo: m.mend_water_to,
+  saltTo: m.mend_salt_to,
+  doughFatTo: m.mend_dough_fat_to,
+  doughRestTo: m.mend_dough_rest_to,
+  coverIt: m.mend_cover_it,
+  panFatTo: m.mend_pan_fat_to,
+  inCloth: m.mend_in_cloth,
+  holdTo: m.mend_hold_to,
+  fewerTogether: m.mend_fewer_together,
 };
 
 const quantities = (of: Pick<Note, "quantities">): Record<string, string> =>

@@ -88,6 +88,8 @@ export function say(r: Refusal): string {
       return m.refuse_columns({ item: r.item ?? "" });
     case "notInList":
       return m.refuse_in_list({ item: r.item ?? "" });
+    case "notAPhoto":
+      return m.photo_bad();
     case "tooLong":
       return m.refuse_long({ most: range.most });
     case "unreadable":

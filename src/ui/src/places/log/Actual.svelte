@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { Refusal } from "../api/types";
-  import { larder } from "../api/larder.svelte";
-  import { amount, number, parseNumber } from "../words/format";
-  import { say } from "../words/refusals";
+  import type { Refusal } from "../../api/types";
+  import { larder } from "../../api/larder.svelte";
+  import { amount, number, parseNumber } from "../../words/format";
+  import { say } from "../../words/refusals";
 
   /** A planned figure and, beside it, what it really was. Left empty it was not taken. */
   interface Props {

@@ -1,13 +1,17 @@
 <script lang="ts">
   import Trash2 from "@lucide/svelte/icons/trash-2";
-  import { api, refusalsOf } from "../api/client";
-  import type { LogView, Outcome, Refusal } from "../api/types";
-  import { m } from "../paraglide/messages";
-  import { madeOf } from "../words/figures";
-  import Section from "../section/Section.svelte";
-  import { fromLocal, toLocal } from "../words/format";
-  import { say } from "../words/refusals";
+  import { api, refusalsOf } from "../../api/client";
+  import type { LogView, Outcome, Refusal } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { madeOf } from "../../words/figures";
+  import Section from "../../section/Section.svelte";
+  import { amount, day, fromLocal, toLocal } from "../../words/format";
+  import { handName } from "../../words/names";
+  import { nameOf } from "../../words/record";
+  import { say } from "../../words/refusals";
   import Actual from "./Actual.svelte";
+  import Faults from "./Faults.svelte";
+  import Photo from "./Photo.svelte";
   import Scale from "./Scale.svelte";
   import { scales } from "./scales";
 
@@ -28,6 +32,8 @@
     ["doughFat", m.dough_fat, "g"],
     ["salt", m.salt, "g"],
     ["ballMass", m.one_ball, "g"],
+    ["lost", m.pieces_lost, ""],
+    ["dough", m.dough_divided, "g"],
   ] as const;
   type Planned = NonNullable<LogView["planned"]>;
   const timed = [
@@ -40,19 +46,28 @@
   const nothing: Outcome = {
     used: { pieces: null, flour: null, liquid: null, doughFat: null, salt: null, ballMass: null },
     timed: { pan: null, firstSide: null, secondSide: null, lastSide: null },
-    judged: { soft: null, leaves: null, colour: null, taste: null },
+    judged: { soft: null, leaves: null, colour: null, taste: null, filling: null, wall: null },
     note: "",
+    yields: null,
+    hands: null,
+    faults: null,
+    counts: true,
   };
   // The entry is keyed by its id, so what it starts from never changes under it.
   // svelte-ignore state_referenced_locally
   const start = line;
   // svelte-ignore state_referenced_locally
   const drawer = `ystrata.log.${start?.id ?? batchId}`;
-  const asKept = JSON.stringify({ outcome: start?.outcome ?? nothing, cookedAt: start?.cookedAt ?? new Date().toISOString() });
+  const asKept = JSON.stringify({
+    outcome: start?.outcome ?? nothing,
+    cookedAt: start?.cookedAt ?? new Date().toISOString(),
+    photoId: start?.photoId ?? null,
+  });
   const left = remembered();
   let outcome = $state(left.outcome);
   let cookedAt = $state(left.cookedAt);
-  const now = $derived(JSON.stringify({ outcome, cookedAt }));
+  let photoId = $state(left.photoId);
+  const now = $derived(JSON.stringify({ outcome, cookedAt, photoId }));
   const unkept = $derived(now !== asKept);
   // What was written but not kept yet outlives a reload.
   $effect(() => {
@@ -76,25 +91,47 @@
     missing = !data;
     if (!data) return;
     ({ batchName: name, planned = null, glance = null } = data);
-    // What the bench was told while mixing needs no retyping.
-    if (planned?.wentIn != null && outcome.used.liquid === null) outcome.used.liquid = Math.round(planned.wentIn);
+    // What bench, scale and stove know needs no retyping; what was written before they did stays.
+    const { used: u, timed: t, yields, hands } = data.gathered;
+    const fill = <T extends object>(mine: T, theirs: T) => {
+      for (const key of Object.keys(theirs) as (keyof T)[]) mine[key] ??= theirs[key];
+    };
+    fill(outcome.used, u);
+    fill(outcome.timed, t);
+    outcome.yields ??= yields ?? null;
+    outcome.hands ??= hands ?? null;
   }
 
-  function remembered(): { outcome: Outcome; cookedAt: string } {
+  function remembered(): { outcome: Outcome; cookedAt: string; photoId: string | null } {
     try {
-      return JSON.parse(localStorage.getItem(drawer) ?? asKept);
+      const { outcome: o, ...rest } = JSON.parse(localStorage.getItem(drawer) ?? asKept);
+      return {
+        photoId: null,
+        ...rest,
+        outcome: { ...nothing, ...o, used: { ...nothing.used, ...o.used }, judged: { ...nothing.judged, ...o.judged } },
+      };
     } catch {
       return JSON.parse(asKept);
     }
   }
 
+  // What may be left out is left out, not nothing.
+  function setUsed(key: (typeof used)[number][0], value: number | null) {
+    if (key === "dough" && value === null) delete outcome.used.dough;
+    else if (key === "dough") outcome.used.dough = value as number;
+    else outcome.used[key] = value;
+  }
+  const stuffed = $derived(glance?.section.filling != null || outcome.judged.filling != null || outcome.judged.wall != null);
+  const judgedBy = $derived(
+    scales.filter(({ key }) => (stuffed ? key !== "leaves" || outcome.judged.leaves != null : key !== "filling" && key !== "wall")),
+  );
   const refusalOf = (field: string) => refusals.find((r) => r.field === `outcome.${field}`);
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     if (keeping || Object.values(unread).some(Boolean)) return;
     keeping = true;
-    const body = { batchId: line?.batchId ?? batchId ?? "", cookedAt, outcome: $state.snapshot(outcome) };
+    const body = { batchId: line?.batchId ?? batchId ?? "", cookedAt, outcome: $state.snapshot(outcome), photoId };
     try {
       const { data, error } = line
         ? await api.PUT("/api/log/{id}", { params: { path: { id: line.id } }, body })
@@ -133,6 +170,26 @@
         <div class="mt-1 mb-2"><Section section={glance.section} height={64} small /></div>
       {:else}<p class="refusal">{m.cannot_be_worked()}</p>{/if}
       <div class="grid gap-x-8 gap-y-3 xl:grid-cols-2">
+        <fieldset class="grid min-w-0 gap-x-8 gap-y-1.5 xl:col-span-2 xl:grid-cols-2">
+          <legend class="mb-1 font-head text-[15px] font-bold">{m.judged()}</legend>
+          {#each judgedBy as { key, name: scaleName, words } (key)}
+            <Scale
+              label={scaleName()}
+              words={words.map((w) => w())}
+              bind:value={() => outcome.judged[key] ?? null, (v) => (outcome.judged[key] = v)}
+            />
+          {/each}
+        </fieldset>
+        <div class="xl:col-span-2">
+          <Faults
+            {name}
+            batchId={line?.batchId ?? batchId ?? ""}
+            entryId={line?.id}
+            breadId={line?.breadId ?? null}
+            {outcome}
+            onpick={(faults) => (outcome.faults = faults)}
+          />
+        </div>
         <fieldset class="min-w-0">
           <legend class="mb-1 font-head text-[15px] font-bold">{m.really_used()}</legend>
           {#each used as [key, label, unit] (key)}
@@ -140,9 +197,9 @@
             <Actual
               label={label()}
               {field}
-              planned={planned?.[key] ?? null}
+              planned={key === "lost" ? null : (planned?.[key] ?? null)}
               {unit}
-              bind:value={outcome.used[key]}
+              bind:value={() => outcome.used[key] ?? null, (v) => setUsed(key, v)}
               bind:unread={unread[field]}
               refusal={refusalOf(field)}
             />
@@ -169,13 +226,41 @@
             <textarea class="field block h-[72px] w-full py-2" bind:value={outcome.note} maxlength="4000"></textarea>
           </label>
           {#if refusalOf("note")}<p class="refusal">{say(refusalOf("note")!)}</p>{/if}
+          <div class="flex flex-wrap items-center justify-between gap-2">
+            <Photo bind:id={photoId} label={m.photo_of({ name, day: day(cookedAt) })} />
+            <label class="flex min-h-11 items-center gap-2"
+              ><input type="checkbox" class="size-5 accent-rim" bind:checked={outcome.counts} />{m.counts()}</label
+            >
+          </div>
         </div>
-        <fieldset class="grid min-w-0 gap-x-8 gap-y-2 xl:col-span-2 xl:grid-cols-2">
-          <legend class="mb-1 font-head text-[15px] font-bold">{m.judged()}</legend>
-          {#each scales as { key, name: scaleName, words } (key)}
-            <Scale label={scaleName()} words={words.map((w) => w())} bind:value={outcome.judged[key]} />
-          {/each}
-        </fieldset>
+        {#if outcome.yields?.length || outcome.hands?.length}
+          <div class="grid gap-x-8 gap-y-2 xl:col-span-2 xl:grid-cols-2">
+            {#if outcome.yields?.length}
+              <section aria-label={m.yields_head()}>
+                <h3 class="font-head text-[15px] font-bold">{m.yields_head()}</h3>
+                {#each outcome.yields as step (step.step)}
+                  <p class="flex justify-between border-b border-line py-1">
+                    <span>{nameOf(step.id)}</span><span
+                      ><span class="text-mute">{amount(step.planned, "%")}</span>&ensp;<b>{amount(step.left, "%")}</b></span
+                    >
+                  </p>
+                {/each}
+              </section>
+            {/if}
+            {#if outcome.hands?.length}
+              <section aria-label={m.hands_head()}>
+                <h3 class="font-head text-[15px] font-bold">{m.hands_head()}</h3>
+                {#each outcome.hands as work (work.work)}
+                  <p class="flex justify-between border-b border-line py-1">
+                    <span>{handName[work.work]()}</span><span
+                      ><span class="text-mute">{m.hands_times({ times: work.times })}</span>&ensp;<b>{amount(work.each, "s")}</b></span
+                    >
+                  </p>
+                {/each}
+              </section>
+            {/if}
+          </div>
+        {/if}
       </div>
     </div>
     <div class="flex flex-wrap items-center gap-2 border-t-[2.5px] border-rim bg-white px-4 py-2 sm:px-[22px]">

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Outcome } from "../api/types";
-  import { m } from "../paraglide/messages";
+  import type { Outcome } from "../../api/types";
+  import { m } from "../../paraglide/messages";
 
   /** Four short columns: soft, leaves, colour, taste. A missing column was not judged. */
   let { judged }: { judged: Outcome["judged"] } = $props();

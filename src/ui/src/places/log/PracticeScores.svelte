@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { changes } from "../api/changes.svelte";
-  import { api } from "../api/client";
-  import type { PracticeScore } from "../api/types";
-  import { m } from "../paraglide/messages";
-  import { day, number } from "../words/format";
+  import { changes } from "../../api/changes.svelte";
+  import { api } from "../../api/client";
+  import type { PracticeScore } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { day, number } from "../../words/format";
 
   /** How practice at the pan goes: the last rounds as bars, the best one said. */
   let scores = $state.raw<PracticeScore[]>([]);

@@ -1,0 +1,13 @@
+namespace Ystrata.Core;
+
+public static class BallsNotes
+{
+    /// <summary>Balls that were weighed and lie further apart than a careful divider keeps to.</summary>
+    public static IEnumerable<Note> Of(BallsSheet balls)
+    {
+        if (balls.Tray.Spread is { Even: false } spread)
+        {
+            yield return new(NoteCode.BallsUneven, Stage.Balls, Weight.Watch, [Quantity.Of("off", spread.Variation), Quantity.Of("most", BallsStage.Tolerance), Quantity.Of("spread", spread.Spread)]);
+        }
+    }
+}

@@ -1,0 +1,32 @@
+using Dapper;
+
+namespace Ystrata.Store;
+
+/// <summary>A photo as it is kept: made anew from what was sent, with nothing of the camera left in it.</summary>
+/// <param name="Small">For lists.</param>
+public sealed record Photo(Guid Id, string Kind, byte[] Body, byte[] Small, DateTimeOffset MadeAt);
+
+public sealed class Photos(Kitchen kitchen)
+{
+    public void Add(Photo photo)
+    {
+        using var db = kitchen.Connect();
+        db.Execute(
+            "insert into photo (id, kind, body, small, made_at) values (@Id, @Kind, @Body, @Small, @MadeAt)",
+            new { Id = photo.Id.ToString(), photo.Kind, photo.Body, photo.Small, MadeAt = Kitchen.Stamp(photo.MadeAt) });
+    }
+
+    public bool Known(Guid id)
+    {
+        using var db = kitchen.Connect();
+        return db.ExecuteScalar<bool>("select exists (select 1 from photo where id = @id)", new { id = id.ToString() });
+    }
+
+    /// <param name="small">The one for lists.</param>
+    public (byte[] Body, string Kind)? Find(Guid id, bool small)
+    {
+        using var db = kitchen.Connect();
+        var row = db.QuerySingleOrDefault<(byte[]? Body, string Kind)>($"select {(small ? "small" : "body")}, kind from photo where id = @id", new { id = id.ToString() });
+        return row.Body is { } body ? (body, row.Kind) : null;
+    }
+}

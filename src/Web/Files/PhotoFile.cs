@@ -1,0 +1,71 @@
+using SkiaSharp;
+
+namespace Ystrata.Web.Files;
+
+/// <summary>Photos as they come in: decoded to bare dots and made anew, so that nothing but the picture is kept.</summary>
+public static class PhotoFile
+{
+    public const int MostBytes = 10_000_000;
+    public const string Kind = "image/webp";
+
+    // A dot more on a side is worth nothing in a log; more than so many dots in all is no photo but a trap.
+    private const int LongestSide = 1600, SmallSide = 160;
+    private const long MostDots = 60_000_000;
+    private const int Quality = 82;
+
+    /// <returns>The photo upright, no larger than needed, and a small one; nothing when it is no PNG, JPEG or WebP.</returns>
+    public static (byte[] Body, byte[] Small)? Anew(byte[] bytes)
+    {
+        if (!LooksRight(bytes))
+        {
+            return null;
+        }
+
+        using var codec = SKCodec.Create(new SKMemoryStream(bytes));
+        if (codec is null || codec.EncodedFormat is not (SKEncodedImageFormat.Png or SKEncodedImageFormat.Jpeg or SKEncodedImageFormat.Webp)
+            || codec.Info is not { Width: > 0, Height: > 0 } info || (long)info.Width * info.Height > MostDots)
+        {
+            return null;
+        }
+
+        using var dots = SKBitmap.Decode(codec, new SKImageInfo(info.Width, info.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
+        return dots is null ? null : (Drawn(dots, codec.EncodedOrigin, LongestSide), Drawn(dots, codec.EncodedOrigin, SmallSide));
+    }
+
+    // What stands at the beginning has to say the same as what decodes it: a file that is two things at once is neither.
+    private static bool LooksRight(ReadOnlySpan<byte> bytes) =>
+        bytes.StartsWith((ReadOnlySpan<byte>)[0x89, (byte)'P', (byte)'N', (byte)'G', 0x0D, 0x0A, 0x1A, 0x0A])
+        || bytes.StartsWith((ReadOnlySpan<byte>)[0xFF, 0xD8, 0xFF])
+        || (bytes.Length > 12 && bytes.StartsWith("RIFF"u8) && bytes[8..].StartsWith("WEBP"u8));
+
+    private static byte[] Drawn(SKBitmap dots, SKEncodedOrigin origin, int longest)
+    {
+        var lying = (int)origin >= (int)SKEncodedOrigin.LeftTop;
+        var (wide, high) = lying ? (dots.Height, dots.Width) : (dots.Width, dots.Height);
+        var scale = Math.Min(1, (double)longest / Math.Max(wide, high));
+        var (w, h) = (Math.Max((int)(wide * scale), 1), Math.Max((int)(high * scale), 1));
+        using var surface = SKSurface.Create(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Premul));
+        var canvas = surface.Canvas;
+        canvas.Clear(SKColors.White);
+        canvas.Scale((float)w / wide, (float)h / high);
+        canvas.Concat(Upright(origin, wide, high));
+        using var image = SKImage.FromBitmap(dots);
+        canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        using var drawn = surface.Snapshot();
+        using var encoded = drawn.Encode(SKEncodedImageFormat.Webp, Quality);
+        return encoded.ToArray();
+    }
+
+    // From how the camera lay to how the picture stands, for each of the eight ways of Exif.
+    private static SKMatrix Upright(SKEncodedOrigin origin, float wide, float high) => origin switch
+    {
+        SKEncodedOrigin.TopRight => new(-1, 0, wide, 0, 1, 0, 0, 0, 1),
+        SKEncodedOrigin.BottomRight => new(-1, 0, wide, 0, -1, high, 0, 0, 1),
+        SKEncodedOrigin.BottomLeft => new(1, 0, 0, 0, -1, high, 0, 0, 1),
+        SKEncodedOrigin.LeftTop => new(0, 1, 0, 1, 0, 0, 0, 0, 1),
+        SKEncodedOrigin.RightTop => new(0, -1, wide, 1, 0, 0, 0, 0, 1),
+        SKEncodedOrigin.RightBottom => new(0, -1, wide, -1, 0, high, 0, 0, 1),
+        SKEncodedOrigin.LeftBottom => new(0, 1, 0, -1, 0, high, 0, 0, 1),
+        _ => SKMatrix.Identity,
+    };
+}

@@ -1,0 +1,112 @@
+<script lang="ts">
+  import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
+  import { Switch } from "bits-ui";
+  import { api } from "../../api/client";
+  import type { LearnedFigure } from "../../api/types";
+  import { batch } from "../../batch.svelte";
+  import { m } from "../../paraglide/messages";
+  import { toaster } from "../../toast.svelte";
+  import { learnedAmount, learnedName } from "../../words/record";
+
+  /** What the record says of flours, vegetables, hands and pan, and whether plans use it. */
+  let figures = $state.raw<LearnedFigure[] | null>(null);
+  void api.GET("/api/learned").then(({ data }) => (figures = data ?? null));
+
+  async function say(figure: LearnedFigure, used: boolean, forget?: boolean) {
+    const { kind, of } = figure;
+    const { data } = await api.PUT("/api/learned", { body: { kind, of, used, forget: forget ?? null } });
+    if (!data) return;
+    figures = data;
+    // What lies on the bench is worked out with what is used now.
+    batch.again();
+    if (forget) toaster.say(m.learned_forgotten(), () => say(figure, figure.used, false));
+    else if (forget === undefined) toaster.say(used ? m.learned_on() : m.learned_off(), () => say(figure, !used));
+  }
+
+  // Where before and after lie, on a line a little wider than both and what was seen.
+  function span(f: LearnedFigure) {
+    const all = [f.before, f.after, f.before + (f.kind === "thirst" ? f.mean : f.mean - f.before)];
+    const [least, most] = [Math.min(...all) - f.spread, Math.max(...all) + f.spread];
+    const wide = most - least || 1;
+    return (v: number) => 4 + ((v - least) / wide) * 92;
+  }
+</script>
+
+<section class="tray min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-[22px]" aria-label={m.log_view_learned()}>
+  <p class="mb-2 max-w-[70ch] text-mute">{m.learned_how({ n: 3, share: "50 %" })}</p>
+  {#if figures?.length === 0}<p class="py-6 text-mute">{m.learned_none()}</p>{/if}
+  <ul data-testid="learned">
+    {#each figures ?? [] as figure (figure.kind + figure.of)}
+      {@const at = span(figure)}
+      {@const seen = figure.kind === "thirst" ? figure.before + figure.mean : figure.mean}
+      <li
+        class="grid items-center gap-x-5 gap-y-1 border-b border-line py-2.5 last:border-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,300px)_auto]"
+        data-learned="{figure.kind}:{figure.of}"
+      >
+        <div>
+          <h2 class="text-[17px] leading-tight font-bold">{learnedName(figure)}</h2>
+          <p class="text-[14px] text-mute">
+            {figure.n === 1 ? m.learned_one() : m.learned_n({ n: figure.n })}, {m.learned_spread({
+              spread: figure.unit === "" ? figure.spread.toFixed(2) : learnedAmount(figure.spread, figure.unit),
+            })}
+          </p>
+        </div>
+        <div>
+          <p class="flex justify-between gap-3 text-[15px]">
+            <span
+              >{m.learned_before()}
+              <b class={figure.used ? "" : "font-head text-[19px]"}>{learnedAmount(figure.before, figure.unit)}</b></span
+            >
+            <span
+              >{m.learned_after()}
+              <b class={figure.used ? "font-head text-[19px]" : ""}>{learnedAmount(figure.after, figure.unit)}</b></span
+            >
+          </p>
+          <svg viewBox="0 0 100 12" class="h-6 w-full" preserveAspectRatio="none" aria-hidden="true">
+            <rect x="0" y="5" width="100" height="2" fill="var(--color-line)" />
+            <rect
+              x={at(seen - figure.spread)}
+              y="2.5"
+              width={at(seen + figure.spread) - at(seen - figure.spread)}
+              height="7"
+              fill="var(--color-leaf-soft)"
+            />
+            <rect x={at(seen) - 0.5} y="1" width="1" height="10" fill="var(--color-leaf)" />
+            <rect
+              x={at(figure.before) - 0.7}
+              y="0"
+              width="1.4"
+              height="12"
+              fill={figure.used ? "var(--color-rim-soft)" : "var(--color-rim)"}
+            />
+            <rect
+              x={at(figure.after) - 0.7}
+              y="0"
+              width="1.4"
+              height="12"
+              fill={figure.used ? "var(--color-rim)" : "var(--color-rim-soft)"}
+            />
+          </svg>
+        </div>
+        <div class="flex flex-wrap items-center gap-2">
+          <label class="flex min-h-11 items-center gap-2.5">
+            <Switch.Root
+              checked={figure.used}
+              onCheckedChange={(used) => void say(figure, used)}
+              aria-label="{m.learned_use()}: {learnedName(figure)}"
+              class="inline-flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-rim bg-white p-0.5 data-[state=checked]:bg-rim"
+            >
+              <Switch.Thumb class="size-6 rounded-full bg-rim data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
+            </Switch.Root>
+            {m.learned_use()}
+          </label>
+          <button
+            class="button plain"
+            onclick={() => void say(figure, false, true)}
+            aria-label="{m.learned_forget()}: {learnedName(figure)}"><RotateCcw size={16} aria-hidden="true" />{m.learned_forget()}</button
+          >
+        </div>
+      </li>
+    {/each}
+  </ul>
+</section>
