@@ -42,6 +42,15 @@ public enum RefusalCode
 
     /// <summary>No PNG, JPEG or WebP.</summary>
     NotAPhoto,
+
+    /// <summary>A file of something else.</summary>
+    ForeignFile,
+
+    /// <summary>A file made by a newer version.</summary>
+    NewerFile,
+
+    /// <summary>A file that is broken or cut short.</summary>
+    BrokenFile,
     Unreadable,
 }
 

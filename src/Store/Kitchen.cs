@@ -10,22 +10,27 @@ public sealed class Kitchen
 {
     private readonly string connectionString;
 
-    private Kitchen(string connectionString) => this.connectionString = connectionString;
+    private Kitchen(string path) => (File, connectionString) = (Path.GetFullPath(path), ConnectionTo(path));
+
+    /// <summary>Where it lies.</summary>
+    public string File { get; }
+
+    /// <summary>Every migration this version knows.</summary>
+    internal static IReadOnlyList<string> Scripts { get; } = typeof(Kitchen).Assembly.GetManifestResourceNames();
 
     /// <summary>Opens the file, making it and bringing it up to date where needed.</summary>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
     public static Kitchen Open(string path)
     {
         Directory.CreateDirectory(Path.GetDirectoryName(Path.GetFullPath(path))!);
-        var connectionString = new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true }.ToString();
-        var kitchen = new Kitchen(connectionString);
+        var kitchen = new Kitchen(path);
         using (var db = kitchen.Connect())
         {
             db.Execute("pragma journal_mode = wal");
         }
 
         var result = DeployChanges.To
-            .SqliteDatabase(connectionString)
+            .SqliteDatabase(kitchen.connectionString)
             .WithScriptsEmbeddedInAssembly(typeof(Kitchen).Assembly)
             .WithTransactionPerScript()
             .LogToNowhere()
@@ -35,6 +40,8 @@ public sealed class Kitchen
             ? kitchen
             : throw new InvalidOperationException($"{path}: {result.ErrorScript?.Name} failed", result.Error);
     }
+
+    internal static string ConnectionTo(string path) => new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true }.ToString();
 
     /// <summary>A connection for one unit of work: every commit waits for the disk, a busy file for five seconds.</summary>
     internal SqliteConnection Connect()

@@ -2,10 +2,50 @@ using Dapper;
 
 namespace Ystrata.Store;
 
-/// <summary>Deleting marks a row; taking back clears the mark.</summary>
-internal static class Trash
+/// <summary>Something that was deleted and can be taken back.</summary>
+/// <param name="Kind">bread, batch or log.</param>
+public sealed record Trashed(string Kind, Guid Id, string Name, DateTimeOffset DeletedAt);
+
+/// <summary>Deleting marks a row; taking back clears the mark; after thirty days it is gone.</summary>
+public sealed class Trash(Kitchen kitchen)
 {
-    public static bool Put(Kitchen kitchen, string table, Guid id, DateTimeOffset at)
+    public const int Days = 30;
+
+    /// <summary>What was deleted last first.</summary>
+    public IReadOnlyList<Trashed> All()
+    {
+        using var db = kitchen.Connect();
+        return
+        [
+            .. db.Query<(string Kind, string Id, string Name, string At)>(
+                """
+                select 'bread', id, name, deleted_at from bread where deleted_at is not null
+                union all select 'batch', id, name, deleted_at from batch where deleted_at is not null
+                union all select 'log', id, name, deleted_at from log_entry where deleted_at is not null
+                order by 4 desc, 2 limit 500
+                """).Select(r => new Trashed(r.Kind, Guid.Parse(r.Id), r.Name, Kitchen.Unstamp(r.At))),
+        ];
+    }
+
+    /// <summary>Takes out for good what was deleted more than thirty days ago. What something that stays still hangs on stays too, out of sight.</summary>
+    /// <returns>How many were taken out.</returns>
+    public int Empty(DateTimeOffset now)
+    {
+        using var db = kitchen.Connect();
+        using var work = db.BeginTransaction();
+        var old = new { until = Kitchen.Stamp(now.AddDays(-Days)) };
+        const string entries = "(select id from log_entry where deleted_at < @until)";
+        db.Execute($"delete from log_flour where entry_id in {entries}; delete from log_fault where entry_id in {entries}; delete from lesson where entry_id in {entries}", old, work);
+        var gone = db.Execute("delete from log_entry where deleted_at < @until", old, work);
+        gone += db.Execute(
+            "delete from batch where deleted_at < @until and id not in (select batch_id from log_entry) and id not in (select batch_id from service where batch_id is not null)", old, work);
+        gone += db.Execute("delete from bread where deleted_at < @until and id not in (select bread_id from batch where bread_id is not null)", old, work);
+        db.Execute("delete from photo where made_at < @until and id not in (select photo_id from log_entry where photo_id is not null)", old, work);
+        work.Commit();
+        return gone;
+    }
+
+    internal static bool Put(Kitchen kitchen, string table, Guid id, DateTimeOffset at)
     {
         using var db = kitchen.Connect();
         return db.Execute(
@@ -13,7 +53,7 @@ internal static class Trash
             new { id = id.ToString(), at = Kitchen.Stamp(at) }) == 1;
     }
 
-    public static bool TakeBack(Kitchen kitchen, string table, Guid id)
+    internal static bool TakeBack(Kitchen kitchen, string table, Guid id)
     {
         using var db = kitchen.Connect();
         return db.Execute(

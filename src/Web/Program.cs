@@ -36,6 +36,9 @@ builder.Services.AddSingleton<Batches>();
 builder.Services.AddSingleton<Logbook>();
 builder.Services.AddSingleton<Record>();
 builder.Services.AddSingleton<Photos>();
+builder.Services.AddSingleton<Backups>();
+builder.Services.AddSingleton<Trash>();
+builder.Services.AddHostedService<DailyKeeping>();
 builder.Services.AddSingleton<Pantry>();
 builder.Services.AddSingleton<KitchenLarder>();
 // Every request works with the larder as it stood when it came in.
@@ -90,6 +93,7 @@ api.MapGroup("/batches").WithTags("Batches").MapBatches();
 api.MapGroup("/batches").WithTags("Clock").MapTimetable();
 api.MapGroup("/log").WithTags("Log").MapLog();
 api.MapGroup("/photos").WithTags("Log").MapPhotos();
+api.MapGroup("/keeping").WithTags("Keeping").MapKeeping();
 api.MapGroup("/learned").WithTags("Log").MapLearned();
 
 app.Start();

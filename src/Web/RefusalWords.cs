@@ -47,6 +47,9 @@ public static class RefusalWords
             RefusalCode.WrongColumns => $"These columns are missing: {r.Item}.",
             RefusalCode.NotInList => $"{r.Field}: '{Short(r.Item)}' is none of those that can stand there.",
             RefusalCode.NotAPhoto => "This is no photo that can be kept: PNG, JPEG or WebP of up to 10 MB.",
+            RefusalCode.ForeignFile => "This is a file of something else, not of a kitchen.",
+            RefusalCode.NewerFile => "This file was made by a newer version. Bring this kitchen up to date first.",
+            RefusalCode.BrokenFile => "This file is broken or cut short. Nothing was changed.",
             RefusalCode.TooLong => $"{r.Field}: up to {Number(r.Most ?? 0)} letters.",
             _ => r.Field.Length == 0 ? $"This cannot be read as JSON{(r.Given is { } line ? $", from line {Number(line)} on" : "")}." : $"{r.Field} cannot be read.",
         };

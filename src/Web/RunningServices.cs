@@ -123,6 +123,18 @@ public sealed class RunningService
         }
     }
 
+    /// <summary>Sends every screen away to come again: the store was changed under it.</summary>
+    internal void Leave()
+    {
+        lock (pressing)
+        {
+            foreach (var screen in screens)
+            {
+                screen.Writer.TryComplete();
+            }
+        }
+    }
+
     private void Show()
     {
         if (screens.Count == 0)
@@ -164,6 +176,18 @@ public sealed class RunningServices(Services store, KitchenLarder larder, IPanPr
         }
 
         return running.GetOrAdd(id, key => new(() => new(store.Find(key)!, store, larder.Taught, time))).Value;
+    }
+
+    /// <summary>The store was changed as a whole: services are taken up anew from their events.</summary>
+    public void Forget()
+    {
+        foreach (var id in running.Keys)
+        {
+            if (running.TryRemove(id, out var service) && service.IsValueCreated)
+            {
+                service.Value.Leave();
+            }
+        }
     }
 
     /// <summary>Begins one.</summary>

@@ -121,3 +121,7 @@ export type TrendPoint = Schemas["TrendPoint"];
 export type TrendsView = Schemas["TrendsView"];
 export type Conviction = Schemas["Conviction"];
 export type LeavesPoint = Schemas["LeavesPoint"];
+export type BackupFile = Schemas["BackupFile"];
+export type KeepingView = Schemas["KeepingView"];
+export type RestorePreview = Schemas["RestorePreview"];
+export type Trashed = Schemas["Trashed"];

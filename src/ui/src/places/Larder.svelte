@@ -3,21 +3,22 @@
   import { push } from "svelte-spa-router";
   import { m } from "../paraglide/messages";
   import Items from "./larder/Items.svelte";
+  import Keeping from "./larder/Keeping.svelte";
   import Measures from "./larder/Measures.svelte";
 
   let { params }: { params?: { tab?: string } } = $props();
-  const tab = $derived(params?.tab === "cups" ? "cups" : "items");
+  const tab = $derived(params?.tab === "cups" || params?.tab === "keeping" ? params.tab : "items");
 </script>
 
 <Tabs.Root
   value={tab}
-  onValueChange={(v) => void push(v === "cups" ? "/larder/cups" : "/larder")}
+  onValueChange={(v) => void push(v === "items" ? "/larder" : `/larder/${v}`)}
   class="flex min-h-0 flex-col p-3 sm:p-5 lg:h-full"
 >
   <div class="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
     <h1 class="text-title leading-none font-bold tracking-tight">{m.larder_title()}</h1>
     <Tabs.List class="flex gap-1" aria-label={m.larder_title()}>
-      {#each [["items", m.larder_items()], ["cups", m.larder_cups()]] as [value, label] (value)}
+      {#each [["items", m.larder_items()], ["cups", m.larder_cups()], ["keeping", m.larder_keeping()]] as [value, label] (value)}
         <Tabs.Trigger
           value={value ?? ""}
           class="min-h-11 rounded-[9px] border-2 border-transparent px-3 font-head font-semibold text-rim hover:bg-white data-[state=active]:border-rim data-[state=active]:bg-white"
@@ -31,5 +32,8 @@
   >
   <Tabs.Content value="cups" class="min-h-0 flex-1 overflow-y-auto" tabindex={-1}
     >{#if tab === "cups"}<Measures />{/if}</Tabs.Content
+  >
+  <Tabs.Content value="keeping" class="min-h-0 flex-1 overflow-y-auto" tabindex={-1}
+    >{#if tab === "keeping"}<Keeping />{/if}</Tabs.Content
   >
 </Tabs.Root>

@@ -88,6 +88,12 @@ export function say(r: Refusal): string {
       return m.refuse_columns({ item: r.item ?? "" });
     case "notInList":
       return m.refuse_in_list({ item: r.item ?? "" });
+    case "foreignFile":
+      return m.file_foreign();
+    case "newerFile":
+      return m.file_newer();
+    case "brokenFile":
+      return m.file_broken();
     case "notAPhoto":
       return m.photo_bad();
     case "tooLong":

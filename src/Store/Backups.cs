@@ -1,0 +1,269 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace Ystrata.Store;
+
+/// <summary>A copy of the kitchen's file, taken while it runs.</summary>
+/// <param name="Daily">Made by itself, once a day; only the newest <see cref="Backups.Kept"/> of those stay.</param>
+public sealed record BackupFile(string Name, DateTimeOffset MadeAt, long Bytes, bool Daily);
+
+/// <summary>How one part of the kitchen would change.</summary>
+/// <param name="Part">bread, batch, log, larder or photo.</param>
+public sealed record RestoreCount(string Part, int Back, int Gone, int Changed, int Same);
+
+/// <summary>What a restore would do.</summary>
+/// <param name="Back">Names of breads that would come back.</param>
+/// <param name="Gone">Names of breads that would be gone.</param>
+public sealed record RestorePreview(IReadOnlyList<RestoreCount> Parts, IReadOnlyList<string> Back, IReadOnlyList<string> Gone);
+
+/// <summary>Why a file cannot be restored from.</summary>
+public enum BackupFault
+{
+    NotThere,
+
+    /// <summary>No database, or a broken one.</summary>
+    Broken,
+
+    /// <summary>A database of something else.</summary>
+    Foreign,
+
+    /// <summary>Made by a newer version than this one.</summary>
+    Newer,
+}
+
+public sealed class BackupException(BackupFault fault) : Exception(fault.ToString())
+{
+    public BackupFault Fault => fault;
+}
+
+/// <summary>Backups of the kitchen, in a folder beside its file.</summary>
+public sealed partial class Backups(Kitchen kitchen)
+{
+    /// <summary>Daily backups that stay.</summary>
+    public const int Kept = 14;
+
+    private static readonly (string Part, string Table)[] Parts =
+        [("bread", "bread"), ("batch", "batch"), ("log", "log_entry"), ("larder", "larder_item"), ("photo", "photo")];
+
+    private readonly string folder = Path.Combine(Path.GetDirectoryName(kitchen.File)!, "backups");
+
+    /// <summary>The newest first.</summary>
+    public IReadOnlyList<BackupFile> All() => !Directory.Exists(folder) ? [] :
+    [
+        .. new DirectoryInfo(folder).EnumerateFiles("*.db").Where(f => Named().IsMatch(f.Name))
+            .Select(f => new BackupFile(f.Name, new(f.LastWriteTimeUtc, TimeSpan.Zero), f.Length, Daily().IsMatch(f.Name)))
+            .OrderByDescending(f => f.MadeAt).ThenByDescending(f => f.Name, StringComparer.Ordinal),
+    ];
+
+    /// <summary>Copies the kitchen as it stands, by SQLite's own online backup; whoever writes meanwhile is not held up.</summary>
+    public BackupFile Make(DateTimeOffset at, bool daily = false)
+    {
+        Directory.CreateDirectory(folder);
+        var name = daily ? $"ystrata-{at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.db" : NameAt(at, "");
+        var (half, whole) = (Path.Combine(folder, $"{name}.part"), Path.Combine(folder, name));
+        Delete(half);
+        using (var db = kitchen.Connect())
+        using (var to = Open(half, SqliteOpenMode.ReadWriteCreate))
+        {
+            db.BackupDatabase(to);
+            // A copy is one file: nothing of it lies in a log beside it.
+            to.Execute("pragma journal_mode = delete");
+        }
+
+        File.Move(half, whole, overwrite: true);
+        File.SetLastWriteTimeUtc(whole, at.UtcDateTime);
+        return All().First(f => f.Name == name);
+    }
+
+    /// <summary>One a day, and no more of those than stay.</summary>
+    /// <returns>True when today's was still wanting.</returns>
+    public bool MakeDaily(DateTimeOffset at)
+    {
+        var daily = All().Where(f => f.Daily).ToList();
+        var made = daily.Count == 0 || daily[0].MadeAt.UtcDateTime.Date < at.UtcDateTime.Date;
+        if (made)
+        {
+            Make(at, daily: true);
+        }
+
+        foreach (var old in All().Where(f => f.Daily).Skip(Kept))
+        {
+            Delete(Path.Combine(folder, old.Name));
+        }
+
+        return made;
+    }
+
+    /// <summary>Takes a file in from elsewhere, when it is a sound backup of a kitchen.</summary>
+    /// <exception cref="BackupException">It is not; nothing of it stays.</exception>
+    public async Task<BackupFile> Bring(Stream file, DateTimeOffset at, CancellationToken gone)
+    {
+        Directory.CreateDirectory(folder);
+        var name = NameAt(at, "-brought");
+        var half = Path.Combine(folder, $"{name}.part");
+        try
+        {
+            await using (var to = File.Create(half))
+            {
+                await file.CopyToAsync(to, gone);
+            }
+
+            Check(half);
+            File.Move(half, Path.Combine(folder, name), overwrite: true);
+            File.SetLastWriteTimeUtc(Path.Combine(folder, name), at.UtcDateTime);
+            return All().First(f => f.Name == name);
+        }
+        finally
+        {
+            Delete(half);
+        }
+    }
+
+    /// <returns>Where it lies; nothing when there is no backup of that name.</returns>
+    public string? PathOf(string name) => Named().IsMatch(name) && File.Exists(Path.Combine(folder, name)) ? Path.Combine(folder, name) : null;
+
+    /// <summary>What a restore would change.</summary>
+    /// <exception cref="BackupException">It cannot be restored from.</exception>
+    public RestorePreview Preview(string name) => With(name, db =>
+    {
+        var parts = Parts.Select(p =>
+        {
+            // Beside the time of a change, what was put in the trash counts as gone.
+            var columns = Columns(db, p.Table);
+            var alive = columns.Contains("deleted_at") ? "deleted_at is null" : "true";
+            var changed = columns.Contains("changed_at") ? "h.changed_at is not t.changed_at" : "false";
+            int Count(string sql) => db.ExecuteScalar<int>(sql);
+            var both = $"from main.{p.Table} h join old.{p.Table} t on t.id = h.id where h.{alive} and t.{alive}".Replace("h.true", "true", StringComparison.Ordinal).Replace("t.true", "true", StringComparison.Ordinal);
+            return new RestoreCount(
+                p.Part,
+                Count($"select count(*) from old.{p.Table} where {alive} and id not in (select id from main.{p.Table} where {alive})"),
+                Count($"select count(*) from main.{p.Table} where {alive} and id not in (select id from old.{p.Table} where {alive})"),
+                Count($"select count(*) {both} and {changed}"),
+                Count($"select count(*) {both} and not ({changed})"));
+        }).ToList();
+        IReadOnlyList<string> Only(string here, string there) =>
+            [.. db.Query<string>($"select name from {here}.bread where deleted_at is null and id not in (select id from {there}.bread where deleted_at is null) order by name limit 50")];
+        return new RestorePreview(parts, Only("old", "main"), Only("main", "old"));
+    });
+
+    /// <summary>Makes the kitchen what it was, whole or not at all; a backup of how it is now is made first.</summary>
+    /// <exception cref="BackupException">It cannot be restored from; nothing has changed.</exception>
+    public BackupFile Restore(string name, DateTimeOffset at)
+    {
+        if (PathOf(name) is null)
+        {
+            throw new BackupException(BackupFault.NotThere);
+        }
+
+        var before = Make(at);
+        With(name, db =>
+        {
+            using var work = db.BeginTransaction();
+            db.Execute("pragma defer_foreign_keys = on", transaction: work);
+            var tables = db.Query<string>("select name from main.sqlite_master where type = 'table' and name not like 'sqlite%' and name <> 'SchemaVersions'", transaction: work).ToList();
+            foreach (var table in tables)
+            {
+                var columns = string.Join(", ", Columns(db, table));
+                db.Execute($"delete from main.{table}; insert into main.{table} ({columns}) select {columns} from old.{table}", transaction: work);
+            }
+
+            work.Commit();
+            return true;
+        });
+        return before;
+    }
+
+    // No backup ever takes another's place.
+    private string NameAt(DateTimeOffset at, string suffix)
+    {
+        string name;
+        do
+        {
+            name = $"ystrata-{at.UtcDateTime.ToString("yyyy-MM-dd-HHmmssfff", CultureInfo.InvariantCulture)}{suffix}.db";
+            at = at.AddMilliseconds(1);
+        }
+        while (File.Exists(Path.Combine(folder, name)));
+
+        return name;
+    }
+
+    // The backup as old beside the kitchen as main, brought up to this version in a copy of its own.
+    private T With<T>(string name, Func<SqliteConnection, T> work)
+    {
+        var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
+        Check(path);
+        var copy = Path.Combine(Directory.CreateTempSubdirectory("ystrata-restore-").FullName, "old.db");
+        try
+        {
+            File.Copy(path, copy);
+            Kitchen.Open(copy);
+            using var db = kitchen.Connect();
+            db.Execute("attach database @copy as old", new { copy });
+            try
+            {
+                return work(db);
+            }
+            finally
+            {
+                db.Execute("detach database old");
+            }
+        }
+        finally
+        {
+            SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(copy)));
+            Directory.Delete(Path.GetDirectoryName(copy)!, recursive: true);
+        }
+    }
+
+    private static void Check(string path)
+    {
+        try
+        {
+            using var db = Open(path, SqliteOpenMode.ReadOnly);
+            if (db.ExecuteScalar<string>("pragma integrity_check(1)") != "ok")
+            {
+                throw new BackupException(BackupFault.Broken);
+            }
+
+            var tables = db.Query<string>("select name from sqlite_master where type = 'table'").ToHashSet();
+            if (!tables.Contains("bread") || !tables.Contains("SchemaVersions"))
+            {
+                throw new BackupException(BackupFault.Foreign);
+            }
+
+            if (db.Query<string>("select ScriptName from SchemaVersions").Except(Kitchen.Scripts).Any())
+            {
+                throw new BackupException(BackupFault.Newer);
+            }
+        }
+        catch (SqliteException)
+        {
+            throw new BackupException(BackupFault.Broken);
+        }
+    }
+
+    private static List<string> Columns(SqliteConnection db, string table) => [.. db.Query<string>($"select name from pragma_table_info('{table}', 'main')")];
+
+    private static SqliteConnection Open(string path, SqliteOpenMode mode)
+    {
+        var db = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = mode, Pooling = false }.ToString());
+        db.Open();
+        return db;
+    }
+
+    private static void Delete(string path)
+    {
+        if (File.Exists(path))
+        {
+            File.Delete(path);
+        }
+    }
+
+    [GeneratedRegex(@"^ystrata-\d{4}-\d\d-\d\d(-\d{9}(-brought)?)?\.db$")]
+    private static partial Regex Named();
+
+    [GeneratedRegex(@"^ystrata-\d{4}-\d\d-\d\d\.db$")]
+    private static partial Regex Daily();
+}

@@ -1,0 +1,135 @@
+<script lang="ts">
+  import Download from "@lucide/svelte/icons/download";
+  import History from "@lucide/svelte/icons/history";
+  import Undo2 from "@lucide/svelte/icons/undo-2";
+  import { changes } from "../../api/changes.svelte";
+  import { api } from "../../api/client";
+  import { larder } from "../../api/larder.svelte";
+  import type { BackupFile, KeepingView, Refusal, Trashed } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { toaster } from "../../toast.svelte";
+  import { clock, day, number } from "../../words/format";
+  import { say } from "../../words/refusals";
+  import RestoreDialog from "./RestoreDialog.svelte";
+
+  /** Backups and what was deleted: nothing a kitchen had is lost by a slip or a broken disk. */
+  let keeping = $state.raw<KeepingView | null>(null);
+  let looked = $state.raw<BackupFile | null>(null);
+  let refusal = $state.raw<Refusal | null>(null);
+  let busy = $state(false);
+  const kinds: Record<string, () => string> = { bread: m.trash_kind_bread, batch: m.trash_kind_batch, log: m.trash_kind_log };
+  const DAY_MS = 86_400_000;
+
+  void fetchAll();
+
+  async function fetchAll() {
+    const { data } = await api.GET("/api/keeping");
+    keeping = data ?? null;
+  }
+
+  async function make() {
+    busy = true;
+    const { data } = await api.POST("/api/keeping/backups").catch(() => ({ data: undefined }));
+    busy = false;
+    if (data) toaster.say(m.backup_made());
+    await fetchAll();
+  }
+
+  async function bring(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
+    busy = true;
+    refusal = null;
+    const answer = await fetch("/api/keeping/backups/bring", {
+      method: "POST",
+      body: file,
+      headers: { "Content-Type": "application/octet-stream" },
+    }).catch(() => null);
+    busy = false;
+    input.value = "";
+    if (answer?.ok) toaster.say(m.backup_brought());
+    else
+      refusal = ((await answer?.json().catch(() => null)) as { refusals?: Refusal[] } | null)?.refusals?.[0] ?? {
+        field: "",
+        code: "brokenFile",
+        unit: "",
+      };
+    await fetchAll();
+  }
+
+  async function takeBack({ kind, id, name }: Trashed) {
+    const path = { params: { path: { id } } };
+    if (kind === "bread") await api.POST("/api/breads/{id}/restore", path);
+    else if (kind === "batch") await api.POST("/api/batches/{id}/restore", path);
+    else await api.POST("/api/log/{id}/restore", path);
+    toaster.say(m.trash_taken({ name }));
+    changes.shelf++;
+    await fetchAll();
+  }
+
+  async function restored(file: BackupFile) {
+    looked = null;
+    toaster.say(m.restore_done({ day: `${day(file.madeAt)} ${clock(file.madeAt)}` }));
+    changes.shelf++;
+    await Promise.all([larder.fetch(), fetchAll()]);
+  }
+
+  const left = (t: Trashed) => Math.max(Math.ceil((keeping?.trashDays ?? 0) - (Date.now() - Date.parse(t.deletedAt)) / DAY_MS), 0);
+</script>
+
+{#if keeping}
+  <div class="grid content-start gap-5 lg:grid-cols-2">
+    <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="backups-head">
+      <h2 id="backups-head" class="text-[19px] font-bold">{m.backups_head()}</h2>
+      <p class="mb-2 text-mute">{m.backups_how({ kept: keeping.kept })}</p>
+      <div class="mb-2 flex flex-wrap gap-2">
+        <button class="button strong" onclick={() => void make()} disabled={busy}>{m.backup_make()}</button>
+        <label class="button focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-rim"
+          >{m.backup_bring()}<input class="sr-only" type="file" accept=".db" onchange={bring} disabled={busy} /></label
+        >
+      </div>
+      {#if refusal}<p class="refusal mb-2" role="alert">{say(refusal)}</p>{/if}
+      <ul data-testid="backups">
+        {#each keeping.backups as file (file.name)}
+          <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
+            <span class="min-w-0 flex-1 font-head font-semibold">{day(file.madeAt)} {clock(file.madeAt)}</span>
+            <span class="text-[14px] text-mute"
+              >{file.daily ? m.backup_daily() : ""} {m.backup_size({ size: number(file.bytes / 1e6, 1) })}</span
+            >
+            <a
+              class="button plain"
+              href="/api/keeping/backups/{file.name}"
+              download={file.name}
+              aria-label={m.backup_fetch({ name: file.name })}><Download size={18} aria-hidden="true" /></a
+            >
+            <button class="button" onclick={() => (looked = file)}><History size={17} aria-hidden="true" />{m.backup_look()}</button>
+          </li>
+        {:else}<li class="py-2 text-mute">{m.backups_none()}</li>{/each}
+      </ul>
+    </section>
+    <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="trash-head">
+      <h2 id="trash-head" class="text-[19px] font-bold">{m.trash_head()}</h2>
+      <p class="mb-2 text-mute">{m.trash_how({ days: keeping.trashDays })}</p>
+      <ul data-testid="trash">
+        {#each keeping.trash as thing (thing.kind + thing.id)}
+          <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
+            <span class="min-w-0 flex-1"
+              ><b>{thing.name}</b>
+              <span class="text-[14px] text-mute"
+                >{kinds[thing.kind]?.()}, {day(thing.deletedAt)}, {m.trash_left({ days: left(thing) })}</span
+              ></span
+            >
+            <button class="button" onclick={() => void takeBack(thing)} aria-label="{m.trash_back()}: {thing.name}"
+              ><Undo2 size={17} aria-hidden="true" />{m.trash_back()}</button
+            >
+          </li>
+        {:else}<li class="py-2 text-mute">{m.trash_none()}</li>{/each}
+      </ul>
+    </section>
+  </div>
+{/if}
+
+{#if looked}
+  <RestoreDialog file={looked} onclose={() => (looked = null)} onrestored={restored} />
+{/if}

@@ -1,0 +1,40 @@
+import { expect, refusedRequests, test } from "./kitchen";
+
+test.use({ expectErrors: refusedRequests });
+
+test("a backup is made, looked at, restored and taken back", async ({ page, kitchen, request }) => {
+  await page.goto(`${kitchen.address}/#/larder/keeping`);
+  await page.getByRole("button", { name: "Back up now" }).click();
+  await expect(page.getByText("Backed up.")).toBeVisible();
+  const files = page.getByTestId("backups").getByRole("listitem").filter({ hasNotText: "daily" });
+  await expect(files).toHaveCount(1);
+
+  const breads = (await (await request.get(`${kitchen.address}/api/breads`)).json()) as { id: string; name: string }[];
+  const coils = breads.find((b) => b.name === "Nigella coils")!;
+  await request.delete(`${kitchen.address}/api/breads/${coils.id}`);
+  await files.getByRole("button", { name: "Look" }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog).toContainText("Breads that come back: Nigella coils.");
+  await expect(dialog.getByTestId("restore-preview").locator("tr", { hasText: "Breads" })).toContainText("11");
+  await dialog.getByRole("button", { name: "Restore all of this" }).click();
+  await expect(page.getByText(/The kitchen is as it was on/)).toBeVisible();
+  await expect(files).toHaveCount(2);
+  await page.goto(`${kitchen.address}/#/`);
+  await expect(page.getByRole("button", { name: "Nigella coils", exact: true })).toBeVisible();
+});
+
+test("what is no backup is refused in words, and the trash gives back what it has", async ({ page, kitchen, request }) => {
+  const breads = (await (await request.get(`${kitchen.address}/api/breads`)).json()) as { id: string; name: string }[];
+  await request.delete(`${kitchen.address}/api/breads/${breads[0]!.id}`);
+  await page.goto(`${kitchen.address}/#/larder/keeping`);
+  await page
+    .locator("input[type=file]")
+    .setInputFiles({ name: "../kitchen.db", mimeType: "application/octet-stream", buffer: Buffer.from("no kitchen at all, only words") });
+  await expect(page.getByRole("alert")).toContainText("broken or cut short");
+  const trash = page.getByTestId("trash");
+  await expect(trash).toContainText("30 days left");
+  await trash.getByRole("button", { name: `Take back: ${breads[0]!.name}` }).click();
+  await expect(trash).toContainText("Nothing in the trash.");
+  await page.goto(`${kitchen.address}/#/`);
+  await expect(page.getByRole("button", { name: breads[0]!.name, exact: true })).toBeVisible();
+});
