@@ -155,12 +155,20 @@ const shots = {
     },
   ],
   clock: [wide, clock("Night-crew squares")],
-  log: [wide, async (page) => void (await page.goto(`${server.address}/#/log`))],
-  "narrow-pan": [
-    narrow,
+  log: [
+    wide,
     async (page) => {
-      await stage("Night-crew squares", "Pan")(page);
-      await page.getByTestId("pan-chart").scrollIntoViewIfNeeded();
+      const [ferry] = (await call("/api/log?find=only%20one%20ghee")).lines;
+      await page.goto(`${server.address}/#/log/${ferry.id}`);
+      await page.locator("[data-cause]").first().waitFor();
+    },
+  ],
+  "log-compare": [
+    wide,
+    async (page) => {
+      const { lines } = await call("/api/log?find=squares");
+      await page.goto(`${server.address}/#/log/compare/${[lines[0], lines[1], lines[2]].map((l) => l.id).join(",")}`);
+      await page.getByText("What differs so that a cook notices").waitFor();
     },
   ],
   // Last: the service pushes the server's clock on.

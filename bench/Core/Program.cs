@@ -12,6 +12,12 @@ if (args is ["clock"])
     return;
 }
 
+if (args is ["log"])
+{
+    LogBench.Speed(Measure, Say);
+    return;
+}
+
 var plain = BatchSpec.Plain;
 (string Name, BatchSpec Spec)[] cases =
 [
@@ -72,6 +78,7 @@ Say("filling bought backwards, one part", Measure(() => Balance.TimesFor(one, ne
 Say("filling bought backwards, twelve parts", Measure(() => Balance.TimesFor(filling, new(2500), Larder.Shipped)), 1);
 
 PanBench.Speed(Measure, Say);
+LogBench.Speed(Measure, Say);
 ClockBench.Speed(Measure, Say);
 
 void Say(string name, double[] times, double target) => Console.WriteLine(string.Create(CultureInfo.InvariantCulture,

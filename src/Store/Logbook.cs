@@ -74,12 +74,12 @@ public sealed class Logbook(Kitchen kitchen)
 
         if (query.Flour is not null)
         {
-            where.Append(" and e.id in (select entry_id from log_flour where flour = @flour)");
+            where.Append(" and exists (select 1 from log_flour f where f.flour = @flour and f.entry_id = e.id)");
         }
 
         if (query.Fault is not null)
         {
-            where.Append(" and e.id in (select entry_id from log_fault where symptom = @fault)");
+            where.Append(" and exists (select 1 from log_fault f where f.symptom = @fault and f.entry_id = e.id)");
         }
 
         var parameters = new

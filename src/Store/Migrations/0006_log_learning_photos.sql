@@ -46,6 +46,7 @@ create table lesson (
   cooked_at text not null,
   primary key (kind, of, cooked_at, entry_id)
 ) strict, without rowid;
+create index lesson_by_day on lesson (kind, cooked_at desc);
 create index lesson_of on lesson (entry_id);
 
 -- What the cook wants used in plans. Cookings before forgotten_at no longer count.
