@@ -46,6 +46,15 @@ public sealed class Clocks(Breads shelf, Larder larder, TimeProvider time)
 
     public IReadOnlyList<ClockBread> Planned(IReadOnlyList<ServiceBread> breads) => [.. breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, larder.Learned)))];
 
+    /// <summary>The same breads by the number of their pieces: what is put right or learned while they are made adds none and takes none away.</summary>
+    public IReadOnlyList<ServiceBread> Counted(IReadOnlyList<ServiceBread> breads) =>
+    [
+        .. breads.Zip(Planned(breads), (bread, planned) => bread with
+        {
+            Spec = bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = planned.Sheet.Balls.Count } },
+        }),
+    ];
+
     public ClockView View(IReadOnlyList<ServiceBread> breads, ClockSpec clock, DateTimeOffset madeFor)
     {
         var now = time.GetUtcNow();

@@ -2,6 +2,7 @@ using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
+using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 
@@ -88,6 +89,30 @@ public sealed class SafeKeepingTests : IDisposable
         Assert.Null((await Get($"/api/services/{service}"))["sheet"]!["pans"]![0]!["places"]![0]!["bread"]);
         var again = await WebKitchen.Json(await client.PostAsync($"/api/services/{service}/events", WebKitchen.Body(press)));
         Assert.True((bool)again["counted"]!);
+    }
+
+    [Fact]
+    public async Task A_running_service_keeps_its_pieces_whatever_is_learned_meanwhile()
+    {
+        var log = kitchen.Services.GetRequiredService<Logbook>();
+        foreach (var entry in log.All().Take(3).ToList())
+        {
+            log.Change(entry, [new(LessonKind.BowlLoss, "", 24)]);
+        }
+
+        var spec = WebKitchen.SquaresJson();
+        spec["start"]!["by"] = "flour";
+        spec["start"]!["flour"] = 1200;
+        var batch = (string)(await WebKitchen.Json(await client.PostAsync("/api/batches", WebKitchen.Body(new { name = "By flour", spec, madeFor = DateTimeOffset.UtcNow, breadId = (Guid?)null }))))["id"]!;
+        var id = (string)(await WebKitchen.Json(await client.PostAsync("/api/services", WebKitchen.Body(new { batchId = batch }))))["id"]!;
+        async Task<int> Pieces() => (int)(await Get($"/api/services/{id}"))["sheet"]!["breads"]![0]!["pieces"]!;
+        var before = await Pieces();
+
+        await client.PutAsync("/api/learned", WebKitchen.Body(new { kind = "bowlLoss", of = "", used = true }));
+        kitchen.Services.GetRequiredService<RunningServices>().Forget();
+        Assert.Equal(before, await Pieces());
+        var plan = await WebKitchen.Json(await client.PostAsync("/api/plan", WebKitchen.Body(spec)));
+        Assert.True((int)plan["balls"]!["count"]! < before);
     }
 
     [Theory]

@@ -38,8 +38,8 @@ public static class Learning
     {
         LessonKind.Thirst => larder.TryGet(of, out var flour) && flour!.Absorption is not null,
         LessonKind.Squeeze => larder.TryGet(of, out var item) && item!.Squeeze is not null,
-        LessonKind.HandTime => Enum.TryParse<HandWork>(of, out _),
-        _ => true,
+        LessonKind.HandTime => Enum.GetNames<HandWork>().Contains(of),
+        _ => of.Length == 0,
     };
 
     /// <summary>The kitchen with every figure in use laid into it.</summary>

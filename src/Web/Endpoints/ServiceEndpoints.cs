@@ -61,7 +61,7 @@ public static class ServiceEndpoints
         // A table that has gone by, or that is counted forwards to, is where the work will end.
         var table = clock.By == ClockBy.Table && batch.MadeFor > now ? batch.MadeFor : clocks.View(breads, clock with { By = ClockBy.Soonest }, now).Table;
         var service = services.Begin(new(
-            Guid.CreateVersion7(), batch.Id, batch.Name, new(breads, clock, new(Math.Round(Math.Min((table - now).TotalSeconds, Service.LongestAhead)))), now, null));
+            Guid.CreateVersion7(), batch.Id, batch.Name, new(clocks.Counted(breads), clock, new(Math.Round(Math.Min((table - now).TotalSeconds, Service.LongestAhead)))), now, null));
         return Results.Created($"/api/services/{service.Id}", service.View());
     }
 

@@ -104,6 +104,15 @@ public class LearningTests
         Assert.Empty(Lessons.Of(Kitchens.Squares with { Roll = new(new(0), new(0)) }, Poured(liquid), Larder));
     }
 
+    [Theory]
+    [InlineData(LessonKind.BowlLoss, "", true)]
+    [InlineData(LessonKind.BowlLoss, "anything", false)]
+    [InlineData(LessonKind.HandTime, "LastRoll", true)]
+    [InlineData(LessonKind.HandTime, "3", false)]
+    [InlineData(LessonKind.Thirst, "water", false)]
+    [InlineData(LessonKind.Squeeze, "radish", true)]
+    public void Only_what_the_larder_knows_is_learned_of(LessonKind kind, string of, bool known) => Assert.Equal(known, Learning.Knows(kind, of, Larder));
+
     [Fact]
     public void Less_dough_than_was_mixed_stayed_in_the_bowl()
     {
