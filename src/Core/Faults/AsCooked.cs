@@ -5,8 +5,16 @@ public static class AsCooked
 {
     private const double Never = 0.01; // g/s/%: a figure typed as it was planned
 
-    /// <param name="spec">As it was planned; <see cref="SpecCheck"/> does not refuse it.</param>
-    /// <param name="planned">Its sheet.</param>
+    /// <summary>The plan without what bench, scale and probe were told while it was made: what the next batch begins from.</summary>
+    public static BatchSpec Untold(BatchSpec spec) => spec with
+    {
+        Dough = spec.Dough with { Mix = spec.Dough.Mix with { WentIn = null } },
+        Balls = spec.Balls with { Weighed = null },
+        Pan = spec.Pan with { Measured = null },
+    };
+
+    /// <param name="spec">As it was kept; <see cref="SpecCheck"/> does not refuse it.</param>
+    /// <param name="planned">The sheet of it <see cref="Untold"/>.</param>
     /// <returns>The spec as it was cooked; the one planned where what was written cannot be worked.</returns>
     public static BatchSpec Of(BatchSpec spec, BatchSheet planned, Outcome outcome, Larder larder)
     {

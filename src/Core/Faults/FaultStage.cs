@@ -38,7 +38,7 @@ public static class FaultStage
 
     private static readonly ILookup<Symptom, FaultRule> Rules = FaultRule.All.ToLookup(r => r.Symptom);
 
-    /// <param name="spec">As it was planned; <see cref="SpecCheck"/> does not refuse it.</param>
+    /// <param name="spec">As it was kept, with what was told while it was made; <see cref="SpecCheck"/> does not refuse it.</param>
     /// <param name="symptoms">What was found wrong.</param>
     public static IReadOnlyList<Complaint> Explain(BatchSpec spec, Outcome outcome, IReadOnlyList<Symptom> symptoms, Larder larder, Learned learned)
     {
@@ -47,16 +47,17 @@ public static class FaultStage
             return [];
         }
 
-        var planned = Planner.Plan(spec, larder, learned);
+        var plan = AsCooked.Untold(spec);
+        var planned = Planner.Plan(plan, larder, learned);
         var cooked = AsCooked.Of(spec, planned, outcome, larder);
-        var sheet = cooked == spec ? planned : Planner.Plan(cooked, larder, learned);
+        var sheet = cooked == plan ? planned : Planner.Plan(cooked, larder, learned);
         var plannedCodes = Convicting(planned.Notes).Select(n => n.Code).ToHashSet();
         return [.. symptoms.Distinct().Select(s => new Complaint(s, [.. Causes(s, sheet.Notes)
             .Select(c =>
             {
                 var byHand = !plannedCodes.Contains(c.Note.Code);
                 var change = byHand ? null : planned.Notes.First(n => n.Code == c.Note.Code).Mends is [var best, ..] ? best : null;
-                return new Conviction(c.Note, c.Sure, c.Score, byHand, change, change is null ? spec : change.On(spec));
+                return new Conviction(c.Note, c.Sure, c.Score, byHand, change, change is null ? plan : change.On(plan));
             })]))];
     }
 

@@ -36,7 +36,7 @@ public static class Gathered
 
     /// <summary>All liquids with what really went in of the one that makes up the rest; nothing when the bench was not told.</summary>
     private static Grams? WentIn(BatchSheet sheet) => sheet.Dough.Mixing.Adding is { WentIn: { } wentIn } adding
-        ? new Grams(Round(sheet.Dough.Portions.Where(p => p.Part == Part.Liquid).Sum(p => p.Mass.Value) + wentIn.Value - adding.Planned.Value))
+        ? new Grams(Math.Round(sheet.Dough.Portions.Where(p => p.Part == Part.Liquid).Sum(p => p.Mass.Value) + wentIn.Value - adding.Planned.Value))
         : null;
 
     private static List<StepYield>? YieldsOf(FillingSpec filling, FillingSheet made)

@@ -49,7 +49,6 @@ public class FaultTests
         { Symptom.Bland, NoteCode.SaltLow, s => s with { Dough = s.Dough with { Salt = s.Dough.Salt with { Amount = Amount.OfFlour(0.4) } } } },
         { Symptom.DriedOut, NoteCode.DriedOut, s => Stays(s, 300) },
         { Symptom.Tears, NoteCode.SheetTooThin, s => s with { Sheet = s.Sheet with { Diameter = new(560) } } },
-        { Symptom.Uneven, NoteCode.BallsUneven, s => s with { Balls = s.Balls with { Weighed = [new(60), new(95), new(80), new(70)] } } },
         { Symptom.Uneven, NoteCode.FacesUneven, s => s with { Pan = s.Pan with { Own = [new(new(20), new(0)), new(new(180), new(2))] } } },
         { Symptom.Pale, NoteCode.FacePale, s => s with { Pan = s.Pan with { Temperature = new(170), Own = [new(new(60), new(0)), new(new(60), new(2)), new(new(60), new(2))] } } },
     };
@@ -113,6 +112,20 @@ public class FaultTests
         Assert.True(found.ByHand);
         Assert.Null(found.Change);
         Assert.Equal(Healthy, found.Next);
+    }
+
+    [Fact]
+    public void What_bench_and_scale_were_told_is_the_hands_too_and_is_not_carried_on()
+    {
+        var uneven = Healthy with { Balls = Healthy.Balls with { Weighed = [new(60), new(95), new(80), new(70)] } };
+        var dry = Healthy with { Dough = Healthy.Dough with { Mix = Healthy.Dough.Mix with { WentIn = new(150) } } };
+
+        foreach (var (spec, symptom, cause) in new[] { (uneven, Symptom.Uneven, NoteCode.BallsUneven), (dry, Symptom.Stiff, NoteCode.DoughStiff) })
+        {
+            var found = Explain(spec, symptom)[0];
+            Assert.Equal((cause, true), (found.Note.Code, found.ByHand));
+            Assert.Equal(Healthy, found.Next);
+        }
     }
 
     [Theory]
