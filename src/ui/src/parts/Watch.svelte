@@ -39,13 +39,25 @@
       .map((risk) => `${symptomName[risk.symptom]().toLowerCase()} (${surenessName[risk.sure]()})`)
       .join(", ");
   const sorted = $derived(notes.toSorted((a, b) => order[a.weight] - order[b.weight]));
+  // One change can mend several notes: it is offered at the first.
+  const offered = $derived.by(() => {
+    const said: Record<string, boolean> = {};
+    return sorted.map((note) =>
+      (note.mends ?? []).filter((mend) => {
+        const words = mendWords(mend);
+        const again = said[words];
+        said[words] = true;
+        return !again;
+      }),
+    );
+  });
 </script>
 
 <section aria-labelledby="watch-head">
   <h2 id="watch-head" class="mb-1.5 text-[15px] font-bold">{m.what_to_watch()}</h2>
   {#if notes.length === 0}<p class="text-[14px] text-mute">{m.nothing_to_watch()}</p>{/if}
   <ul class="grid gap-2.5" data-testid="notes">
-    {#each sorted as note (note.code + note.stage)}
+    {#each sorted as note, at (note.code + note.stage)}
       {@const { icon: Icon, rule, tint, word } = look[note.weight]}
       {@const said = wordsOf(note)}
       <li class="flex gap-2.5 text-[14px] leading-[1.3]" data-note={note.code}>
@@ -57,7 +69,7 @@
           </p>
           {#if risksOf(note.code)}<p class="text-mute" data-testid="risk">{m.could_come_out({ symptoms: risksOf(note.code) })}</p>{/if}
           <p>{said.more}</p>
-          {#each note.mends ?? [] as mend, i (i)}
+          {#each offered[at] as mend, i (i)}
             <button class="button mt-1 !min-h-11 !justify-start !px-2.5 text-start !text-[14px] !leading-tight" onclick={() => apply(mend)}>
               <Wrench size={15} class="shrink-0" aria-hidden="true" />{mendWords(mend)}
             </button>
