@@ -145,12 +145,11 @@ test("every press can be taken back from the list", async ({ page, kitchen, requ
   await pan(page, 1)
     .getByRole("button", { name: /^Lay 1/ })
     .click();
-  // A button that changes with the answer takes no press for a moment.
   await expect(group(page, "onPan")).toContainText("1");
-  await expect(pan(page, 2).getByRole("button", { name: /^Lay 2/ })).toBeEnabled();
-  await pan(page, 2)
-    .getByRole("button", { name: /^Lay 2/ })
-    .click();
+  // By another screen: after a piece laid out of time the plan may want the second on either pan.
+  await request.post(`${kitchen.address}/api/services/${id}/events`, {
+    data: { id: crypto.randomUUID(), act: "laid", pan: 1, place: 0, bread: 0, number: 2 },
+  });
   await expect(group(page, "onPan")).toContainText("2");
   await page.getByRole("button", { name: "Earlier" }).click();
   const past = page.getByRole("dialog");

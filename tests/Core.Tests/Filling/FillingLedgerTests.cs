@@ -38,7 +38,8 @@ public class FillingLedgerTests
         var into = made.Parts.Sum(p => p.Start.Mass.Value) + made.AllRows.Sum(r => (r.Added + r.Taken).Value);
         var gone = made.AllRows.Sum(r => (r.Drained.Mass + r.Steam + r.Scrap).Value);
 
-        Assert.Equal(into - gone, made.End.Mass.Value, 1e-6);
+        // Random weighings can multiply a mass out of all measure: what is kept is kept to so many digits.
+        Assert.Equal(into - gone, made.End.Mass.Value, 1e-9 * Math.Max(Math.Max(into, Math.Abs(gone)), 1000));
     });
 
     [Fact]
