@@ -44,7 +44,7 @@ public sealed record LogPage(IReadOnlyList<LogLine> Lines, int Count);
 
 public sealed class Logbook(Kitchen kitchen)
 {
-    internal const string Columns =
+    private const string Columns =
         """
         e.id Id, e.batch_id BatchId, e.cooked_at CookedAt, e.pieces Pieces, e.flour_g Flour, e.liquid_g Liquid, e.dough_fat_g DoughFat,
         e.salt_g Salt, e.ball_g Ball, e.pan_c Pan, e.first_side_s FirstSide, e.second_side_s SecondSide, e.last_side_s LastSide,
@@ -84,7 +84,7 @@ public sealed class Logbook(Kitchen kitchen)
 
         var parameters = new
         {
-            find = $"%{Escaped(Folded(query.Find ?? ""))}%",
+            find = $"%{Escaped(Folding.Of(query.Find ?? ""))}%",
             bread = query.Bread?.ToString(),
             flour = query.Flour,
             fault = query.Fault?.ToString(),
@@ -160,9 +160,6 @@ public sealed class Logbook(Kitchen kitchen)
     /// <returns>False when no such entry was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "log_entry", id);
 
-    /// <summary>Small letters without marks, as the log is searched by.</summary>
-    public static string Folded(string text) => Folding.Of(text);
-
     internal static void Insert(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons)
     {
         db.Execute(
@@ -224,18 +221,18 @@ public sealed class Logbook(Kitchen kitchen)
         Planned = e.Planned is null ? null : JsonSerializer.Serialize(e.Planned, SpecJson.Options),
         More = JsonSerializer.Serialize(
             new More(e.Outcome.Used.Lost, e.Outcome.Used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
-        Words = Folded($"{e.Name} {e.Outcome.Note}"),
+        Words = Folding.Of($"{e.Name} {e.Outcome.Note}"),
         PhotoId = e.PhotoId?.ToString(),
     };
 
     /// <summary>What has no column of its own: nothing is sought or sorted by it.</summary>
-    internal sealed record More(
+    private sealed record More(
         int? Lost = null, Grams? Dough = null, IReadOnlyList<StepYield>? Yields = null, IReadOnlyList<WorkTime>? Hands = null, IReadOnlyList<Symptom>? Faults = null)
     {
         public static More Of(string text) => JsonSerializer.Deserialize<More>(text, SpecJson.Options) ?? new();
     }
 
-    private sealed class LineRow
+    private class LineRow
     {
         public required string Id { get; init; }
         public required string BatchId { get; init; }
@@ -275,12 +272,8 @@ public sealed class Logbook(Kitchen kitchen)
         }
     }
 
-    internal sealed class Row
+    private sealed class Row : LineRow
     {
-        public required string Id { get; init; }
-        public required string BatchId { get; init; }
-        public required string CookedAt { get; init; }
-        public int? Pieces { get; init; }
         public double? Flour { get; init; }
         public double? Liquid { get; init; }
         public double? DoughFat { get; init; }
@@ -290,21 +283,9 @@ public sealed class Logbook(Kitchen kitchen)
         public double? FirstSide { get; init; }
         public double? SecondSide { get; init; }
         public double? LastSide { get; init; }
-        public int? Soft { get; init; }
-        public int? Leaves { get; init; }
-        public int? Colour { get; init; }
-        public int? Taste { get; init; }
-        public int? Filling { get; init; }
-        public int? Wall { get; init; }
-        public bool Counts { get; init; }
-        public required string Note { get; init; }
         public required string ChangedAt { get; init; }
         public required string Spec { get; init; }
-        public required string Name { get; init; }
-        public string? BreadId { get; init; }
         public string? Planned { get; init; }
-        public required string More { get; init; }
-        public string? PhotoId { get; init; }
 
         public LogEntry ToEntry()
         {

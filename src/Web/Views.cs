@@ -52,7 +52,7 @@ public sealed record LogView(
     {
         var sheet = Sheets.Of(e.Spec, larder);
         return new(
-            e.Id, e.BatchId, e.Name, e.CookedAt, e.Outcome, e.Planned ?? (sheet is null ? null : Planned.Of(e.Spec, sheet)), Glance.Of(sheet), e.PhotoId, e.BreadId);
+            e.Id, e.BatchId, e.Name, e.CookedAt, e.Outcome, e.Planned ?? (sheet is null ? null : Planned.Before(e.Spec, larder)), Glance.Of(sheet), e.PhotoId, e.BreadId);
     }
 }
 

@@ -4,10 +4,11 @@ namespace Ystrata.Core;
 /// <param name="N">Cookings it rests on: the newest, no more than <see cref="Learning.Most"/>.</param>
 /// <param name="Mean">Of what they say.</param>
 /// <param name="Spread">Standard deviation of what they say; 0 for one.</param>
+/// <param name="Seen">What they say in the figure's own terms: a thirst on top of what the larder says.</param>
 /// <param name="Before">What plans use without it.</param>
 /// <param name="After">What they use with it.</param>
 /// <param name="Used">The cook has said that plans are to use it.</param>
-public sealed record LearnedFigure(LessonKind Kind, string Of, int N, double Mean, double Spread, double Before, double After, bool Used, string Unit);
+public sealed record LearnedFigure(LessonKind Kind, string Of, int N, double Mean, double Spread, double Seen, double Before, double After, bool Used, string Unit);
 
 /// <summary>Models.md H: shrunk means of the newest cookings.</summary>
 public static class Learning
@@ -29,8 +30,8 @@ public static class Learning
         var spread = samples.Count < 2 ? 0 : Math.Sqrt(samples.Sum(s => (s - mean) * (s - mean)) / (samples.Count - 1));
         var before = Before(kind, of, larder);
         // A thirst is a difference already; anything else is drawn away from the general figure.
-        var (from, towards) = kind == LessonKind.Thirst ? (before, before + mean) : (before, mean);
-        return new(kind, of, samples.Count, mean, spread, before, from + samples.Count / (samples.Count + Doubt) * (towards - from), used, UnitOf(kind));
+        var seen = kind == LessonKind.Thirst ? before + mean : mean;
+        return new(kind, of, samples.Count, mean, spread, seen, before, before + samples.Count / (samples.Count + Doubt) * (seen - before), used, UnitOf(kind));
     }
 
     /// <summary>Whether the larder still knows what this is about.</summary>

@@ -20,6 +20,14 @@ public sealed record Planned(
     int Fused,
     Millimetres Thickness)
 {
+    /// <summary>The plan as it was before bench, scale and probe were told anything.</summary>
+    /// <param name="spec"><see cref="SpecCheck"/> does not refuse it.</param>
+    public static Planned Before(BatchSpec spec, Larder larder)
+    {
+        var plan = AsCooked.Untold(spec);
+        return Of(plan, Planner.Plan(plan, larder, larder.Learned));
+    }
+
     public static Planned Of(BatchSpec spec, BatchSheet sheet)
     {
         Grams Mass(Part part) => new(sheet.Dough.Portions.Where(p => p.Part == part).Sum(p => p.Mass.Value));

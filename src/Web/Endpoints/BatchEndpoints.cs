@@ -34,7 +34,7 @@ public static class BatchEndpoints
 
         // The batch itself is the first bread of a service that was begun from it.
         var run = services.OfBatch(id) is { } kept ? new StoveRun(kept.Service, services.Events(kept.Id), 0) : null;
-        return Results.Ok(new PlannedView(batch.Name, Planned.Of(batch.Spec, sheet), Glance.Of(sheet), Gathered.Of(batch.Spec, sheet, run, larder)));
+        return Results.Ok(new PlannedView(batch.Name, Planned.Before(batch.Spec, larder), Glance.Of(sheet), Gathered.Of(batch.Spec, sheet, run, larder)));
     }
 
     private static IResult Add(BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)

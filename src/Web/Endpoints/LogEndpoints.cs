@@ -86,7 +86,7 @@ public static class LogEndpoints
         }
 
         var larder = kitchen.Taught;
-        var planned = Sheets.Of(batch!.Spec, larder) is { } sheet ? Planned.Of(batch.Spec, sheet) : null;
+        var planned = SpecCheck.Check(batch!.Spec, larder).Count == 0 ? Planned.Before(batch.Spec, larder) : null;
         var entry = new LogEntry(
             Guid.CreateVersion7(), body.BatchId, batch.Spec, body.CookedAt, body.Outcome, clock.GetUtcNow(), batch.Name, batch.BreadId, planned, body.PhotoId);
         kitchen.Learn(() =>

@@ -26,9 +26,6 @@ public static class LarderCsv
         "strength", "springback", "least_rest_min", "allergens", "price", "pack_g", "lot_of", "thirst_pct",
     ];
 
-    // A cell that begins so is run as a formula by some spreadsheets.
-    private static readonly char[] Formula = ['=', '+', '-', '@', '\t', '\r'];
-
     private static readonly UTF8Encoding Strict = new(encoderShouldEmitUTF8Identifier: false, throwOnInvalidBytes: true);
 
     // What a flour of this strength does where a file does not say.
@@ -163,7 +160,7 @@ public static class LarderCsv
     private static IEnumerable<string> Cells(Ingredient i)
     {
         yield return i.Id;
-        yield return Plain(i.Name);
+        yield return Csv.Plain(i.Name);
         yield return Word(i.Kind);
         yield return Number(i.Density.Value);
         yield return Number(i.Water.Value);
@@ -176,7 +173,7 @@ public static class LarderCsv
         yield return Number(i.Holding);
         yield return Number(i.Draw?.Value);
         yield return Number(i.Squeeze?.Value);
-        yield return Plain(i.Note);
+        yield return Csv.Plain(i.Note);
         yield return i.Traits is { } t ? Word(t.Strength) : "";
         yield return Number(i.Traits?.Springback);
         yield return Number(i.Traits?.LeastRest.Value);
@@ -191,8 +188,6 @@ public static class LarderCsv
 
     private static string Word<T>(T value)
         where T : struct, Enum => value.ToString().ToLowerInvariant();
-
-    private static string Plain(string text) => text.Length > 0 && (Formula.Contains(text[0]) || (text[0] == '\'' && text.Length > 1)) ? "'" + text : text;
 
     /// <summary>One line; what cannot be read in it becomes a refusal.</summary>
     private sealed class Row(CsvReader csv, bool decimalComma)
@@ -258,7 +253,7 @@ public static class LarderCsv
         private string Text(string column)
         {
             var text = (Has(column) ? csv.GetField(column) : null)?.Trim() ?? "";
-            return text.Length > 1 && text[0] == '\'' && (Formula.Contains(text[1]) || text[1] == '\'') ? text[1..] : text;
+            return Csv.Unmarked(text);
         }
 
         private double? Figure(string column, bool needed = false)

@@ -87,7 +87,12 @@ internal static class Csv
         null => "",
         double d => d.ToString("0.####", CultureInfo.InvariantCulture),
         IFormattable f => f.ToString(null, CultureInfo.InvariantCulture),
-        string { Length: > 0 } s when Array.IndexOf(Formula, s[0]) >= 0 => $"'{s}",
-        _ => value.ToString() ?? "",
+        _ => Plain(value.ToString() ?? ""),
     };
+
+    /// <summary>Words as they are written: what would be run, and what already begins with the mark, gets the mark before it.</summary>
+    public static string Plain(string text) => text.Length > 0 && (Formula.Contains(text[0]) || (text[0] == '\'' && text.Length > 1)) ? "'" + text : text;
+
+    /// <summary>Words as they were before <see cref="Plain"/>.</summary>
+    public static string Unmarked(string text) => text.Length > 1 && text[0] == '\'' && (Formula.Contains(text[1]) || text[1] == '\'') ? text[1..] : text;
 }

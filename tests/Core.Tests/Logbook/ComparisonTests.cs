@@ -24,6 +24,17 @@ public class ComparisonTests
     }
 
     [Fact]
+    public void What_the_bench_was_told_counts_once()
+    {
+        var told = Spec with { Dough = Spec.Dough with { Mix = Spec.Dough.Mix with { WentIn = new(Plan.Liquid.Value * 0.8) } } };
+        var planned = Planned.Before(told, Breads.Larder);
+        var outcome = Gathered.Of(told, Breads.Plan(told), null, Breads.Larder);
+
+        Assert.Equal(Plan, planned with { Sides = Plan.Sides });
+        Assert.Equal(0.8 * Plan.Hydration.Value, Comparison.Figures(told, planned, outcome).Single(f => f.Name == FigureName.Hydration).Value, 0);
+    }
+
+    [Fact]
     public void A_figure_that_one_has_and_another_lacks_stays_empty()
     {
         var rows = Comparison.Of([Of(Outcome.Nothing with { Hands = [new(HandWork.LastRoll, new(30), 4)] }), Of(Outcome.Nothing)]);

@@ -2443,6 +2443,11 @@ export interface components {
             spread: number;
             /**
              * Format: double
+             * @description What they say in the figure's own terms: a thirst on top of what the larder says.
+             */
+            seen: number;
+            /**
+             * Format: double
              * @description What plans use without it.
              */
             before: number;

@@ -25,7 +25,7 @@
 
   // Where before and after lie, on a line a little wider than both and what was seen.
   function span(f: LearnedFigure) {
-    const all = [f.before, f.after, f.before + (f.kind === "thirst" ? f.mean : f.mean - f.before)];
+    const all = [f.before, f.after, f.seen];
     const [least, most] = [Math.min(...all) - f.spread, Math.max(...all) + f.spread];
     const wide = most - least || 1;
     return (v: number) => 4 + ((v - least) / wide) * 92;
@@ -38,7 +38,7 @@
   <ul data-testid="learned">
     {#each figures ?? [] as figure (figure.kind + figure.of)}
       {@const at = span(figure)}
-      {@const seen = figure.kind === "thirst" ? figure.before + figure.mean : figure.mean}
+      {@const seen = figure.seen}
       <li
         class="grid items-center gap-x-5 gap-y-1 border-b border-line py-2.5 last:border-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,300px)_auto]"
         data-learned="{figure.kind}:{figure.of}"
