@@ -39,10 +39,10 @@
 
   async function show(id: string | undefined) {
     if (!id || line?.id === id) return;
-    const { data } = await api.GET("/api/log/{id}", { params: { path: { id } } });
-    if (id !== open) return;
-    line = data ?? null;
-    gone = !data;
+    const answer = await api.GET("/api/log/{id}", { params: { path: { id } } }).catch(() => null);
+    if (!answer || id !== open) return;
+    line = answer.data ?? null;
+    gone = !answer.data;
   }
 
   async function kept(entry: LogView) {
