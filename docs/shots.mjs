@@ -127,11 +127,13 @@ const shots = {
       await page.locator('[data-step="0-2"]').click();
     },
   ],
-  "batch-wall": [
+  labels: [
     wide,
     async (page) => {
-      await stage("Cabbage moons", "Filling")(page);
-      await page.getByRole("tab", { name: "Wall" }).click();
+      await stage("Night-crew squares", "Dough")(page);
+      await page.goto(`${server.address}/#/labels`);
+      await page.getByLabel("Made on").fill("2026-11-26");
+      await page.getByTestId("labels").getByText("26 Nov 2026").first().waitFor();
     },
   ],
   "batch-roll": [wide, stage("Nigella coils", "Roll")],

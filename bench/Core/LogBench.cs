@@ -1,6 +1,5 @@
 using System.Diagnostics;
 using System.Globalization;
-using System.Text.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
@@ -11,7 +10,7 @@ namespace Ystrata.Bench;
 /// <summary>A log of 20 000 cookings with 400 000 stove events: how long a cook waits for it.</summary>
 internal static class LogBench
 {
-    private const int Cookings = 20_000, EventsEach = 20, Days = 1500;
+    internal const int Cookings = 20_000, EventsEach = 20, Days = 1500;
 
     public static void Speed(Func<Func<object>, int, double[]> measure, Action<string, double[], double> say)
     {
@@ -45,7 +44,7 @@ internal static class LogBench
     private static DateTimeOffset Start => new(2026, 11, 20, 12, 0, 0, TimeSpan.Zero);
 
     // One transaction for all of it: what is measured is reading.
-    private static void Fill(string folder)
+    internal static void Fill(string folder)
     {
         var random = new Random(20261126);
         var spec = BatchSpec.Plain with { Fold = new([new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]) };
@@ -71,22 +70,11 @@ internal static class LogBench
                 Note = $"{notes[random.Next(notes.Length)]} {i}",
                 Faults = random.Next(3) == 0 ? [(Symptom)random.Next(16)] : [],
             };
-            Logbook.Insert(
-                db, work, new(Guid.CreateVersion7(at), batch.Id, spec, at, outcome, at, batch.Name, null, planned),
-                [new(LessonKind.Thirst, "flour-white", random.NextDouble() * 4), new(LessonKind.PanTime, "", 0.9 + random.NextDouble() * 0.3)]);
-            var service = Guid.CreateVersion7(at).ToString();
-            db.Execute(
-                "insert into service (id, batch_id, name, body, opened_at, closed_at) values (@service, @batch, @Name, '{}', @at, @at)",
-                new { service, batch = batch.Id.ToString(), batch.Name, at = Kitchen.Stamp(at) },
-                work);
-            db.Execute(
-                "insert into service_event (id, service_id, number, body) values (@id, @service, @number, @body)",
-                Enumerable.Range(1, EventsEach).Select(n =>
-                {
-                    var e = new StoveEvent(Guid.NewGuid(), new(n * 60), StoveAct.Turned, 0, 0, 0, n);
-                    return new { id = e.Id.ToString(), service, number = n, body = JsonSerializer.Serialize(e, SpecJson.Options) };
-                }),
-                work);
+            Logbook.Put(
+                db, work, new(new(Guid.CreateVersion7(at), batch.Id, spec, at, outcome, at, batch.Name, null, planned), [new(LessonKind.Thirst, "flour-white", random.NextDouble() * 4), new(LessonKind.PanTime, "", 0.9 + random.NextDouble() * 0.3)]));
+            Services.Put(db, new(
+                new(Guid.CreateVersion7(at), batch.Id, batch.Name, new([new(batch.Name, spec)], ClockSpec.Usual, new(3600)), at, at.AddHours(1)),
+                [.. Enumerable.Range(1, EventsEach).Select(n => new StoveEvent(Guid.NewGuid(), new(n * 60), StoveAct.Turned, 0, 0, 0, n))]));
         }
 
         work.Commit();

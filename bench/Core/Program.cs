@@ -18,6 +18,13 @@ if (args is ["log"])
     return;
 }
 
+if (args is ["files"])
+{
+    await FilesBench.Speed();
+    FilesBench.Spoil();
+    return;
+}
+
 var plain = BatchSpec.Plain;
 (string Name, BatchSpec Spec)[] cases =
 [
@@ -79,6 +86,8 @@ Say("filling bought backwards, twelve parts", Measure(() => Balance.TimesFor(fil
 
 PanBench.Speed(Measure, Say);
 LogBench.Speed(Measure, Say);
+await FilesBench.Speed();
+FilesBench.Spoil();
 ClockBench.Speed(Measure, Say);
 
 void Say(string name, double[] times, double target) => Console.WriteLine(string.Create(CultureInfo.InvariantCulture,

@@ -3,6 +3,7 @@ namespace Ystrata.Core;
 /// <summary>Everything that follows from a <see cref="BatchSpec"/>, one part a stage, and what to watch.</summary>
 /// <param name="Stages">The stages this batch goes through, in order: a batter is neither balled nor folded.</param>
 /// <param name="Allergens">In anything that goes in or on it.</param>
+/// <param name="Used">What is used up beside the dough.</param>
 /// <param name="Filling">Nothing for a bread that is not stuffed.</param>
 /// <param name="Measures">Spoons for the masses of the spec, by their field.</param>
 public sealed record BatchSheet(
@@ -16,6 +17,7 @@ public sealed record BatchSheet(
     PanSheet Pan,
     Section Section,
     CostSheet Cost,
+    IReadOnlyList<Spent> Used,
     IReadOnlyList<Allergen> Allergens,
     IReadOnlyDictionary<string, KitchenMeasure> Measures,
     IReadOnlyList<Note> Notes,
@@ -85,6 +87,7 @@ public static class Planner
             pan,
             filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel),
             CostSheet.Of(dough, used, pieces, larder),
+            used,
             [.. dough.Portions.Where(p => p.Mass.Value > 0).Select(p => p.Id).Concat(used.Select(u => u.Id)).SelectMany(id => larder[id].Allergens).Distinct().Order()],
             SpecMeasures.Of(spec, stuffed.Made, larder),
             [

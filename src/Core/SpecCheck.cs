@@ -51,6 +51,9 @@ public enum RefusalCode
 
     /// <summary>A file that is broken or cut short.</summary>
     BrokenFile,
+
+    /// <summary>A file without a recipe in it.</summary>
+    NoRecipe,
     Unreadable,
 }
 
@@ -201,6 +204,18 @@ public static class SpecCheck
     /// <returns>Everything that stands in the way; empty when the spec can be planned.</returns>
     public static IReadOnlyList<Refusal> Check(BatchSpec spec, Larder larder)
     {
+        var refusals = Figures(spec, larder);
+        if (refusals.Count == 0)
+        {
+            Work(spec, larder, refusals);
+        }
+
+        return refusals;
+    }
+
+    /// <returns>Figures out of their ranges and ids of nothing or of another kind; what passes can still be unworkable.</returns>
+    public static List<Refusal> Figures(BatchSpec spec, Larder larder)
+    {
         var refusals = new List<Refusal>();
         CheckStart(spec.Start, refusals);
         CheckDough(spec.Dough, larder, refusals);
@@ -231,25 +246,25 @@ public static class SpecCheck
             FillingCheck.Figures(filling, larder, refusals);
         }
 
-        if (refusals.Count == 0)
+        return refusals;
+    }
+
+    private static void Work(BatchSpec spec, Larder larder, List<Refusal> refusals)
+    {
+        var mix = FlourMix.Of(spec.Dough.Flours, larder);
+        var stuffed = Stuffed.Of(spec, mix, larder, larder.Learned);
+        if (stuffed.Made is not null)
         {
-            var mix = FlourMix.Of(spec.Dough.Flours, larder);
-            var stuffed = Stuffed.Of(spec, mix, larder, larder.Learned);
-            if (stuffed.Made is not null)
-            {
-                FillingCheck.Work(spec, spec.Filling!, stuffed, larder, refusals);
-            }
-
-            CheckBall(spec, stuffed.Spec, refusals);
-            if (refusals.Count == 0 && DoughSolver.Solve(stuffed.Spec, mix, stuffed.Larder, larder.Learned).Refusal is { } refusal)
-            {
-                refusals.Add(refusal);
-            }
-
-            StepCheck.Work(stuffed.Spec, larder, refusals);
+            FillingCheck.Work(spec, spec.Filling!, stuffed, larder, refusals);
         }
 
-        return refusals;
+        CheckBall(spec, stuffed.Spec, refusals);
+        if (refusals.Count == 0 && DoughSolver.Solve(stuffed.Spec, mix, stuffed.Larder, larder.Learned).Refusal is { } refusal)
+        {
+            refusals.Add(refusal);
+        }
+
+        StepCheck.Work(stuffed.Spec, larder, refusals);
     }
 
     private static void CheckTray(BallsSpec balls, List<Refusal> refusals)

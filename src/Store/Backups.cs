@@ -131,21 +131,21 @@ public sealed partial class Backups(Kitchen kitchen)
         var parts = Parts.Select(p =>
         {
             // Beside the time of a change, what was put in the trash counts as gone.
-            var columns = Columns(db, p.Table);
+            var columns = Kitchen.Columns(db, p.Table);
             var alive = columns.Contains("deleted_at") ? "deleted_at is null" : "true";
             var changed = columns.Contains("changed_at") ? "h.changed_at is not t.changed_at" : "false";
             int Count(string sql) => db.ExecuteScalar<int>(sql);
-            var both = $"from main.{p.Table} h join old.{p.Table} t on t.id = h.id where h.{alive} and t.{alive}".Replace("h.true", "true", StringComparison.Ordinal).Replace("t.true", "true", StringComparison.Ordinal);
+            var both = $"from main.{p.Table} h join other.{p.Table} t on t.id = h.id where h.{alive} and t.{alive}".Replace("h.true", "true", StringComparison.Ordinal).Replace("t.true", "true", StringComparison.Ordinal);
             return new RestoreCount(
                 p.Part,
-                Count($"select count(*) from old.{p.Table} where {alive} and id not in (select id from main.{p.Table} where {alive})"),
-                Count($"select count(*) from main.{p.Table} where {alive} and id not in (select id from old.{p.Table} where {alive})"),
+                Count($"select count(*) from other.{p.Table} where {alive} and id not in (select id from main.{p.Table} where {alive})"),
+                Count($"select count(*) from main.{p.Table} where {alive} and id not in (select id from other.{p.Table} where {alive})"),
                 Count($"select count(*) {both} and {changed}"),
                 Count($"select count(*) {both} and not ({changed})"));
         }).ToList();
         IReadOnlyList<string> Only(string here, string there) =>
             [.. db.Query<string>($"select name from {here}.bread where deleted_at is null and id not in (select id from {there}.bread where deleted_at is null) order by name limit 50")];
-        return new RestorePreview(parts, Only("old", "main"), Only("main", "old"));
+        return new RestorePreview(parts, Only("other", "main"), Only("main", "other"));
     });
 
     /// <summary>Makes the kitchen what it was, whole or not at all; a backup of how it is now is made first.</summary>
@@ -165,8 +165,8 @@ public sealed partial class Backups(Kitchen kitchen)
             var tables = db.Query<string>("select name from main.sqlite_master where type = 'table' and name not like 'sqlite%' and name <> 'SchemaVersions'", transaction: work).ToList();
             foreach (var table in tables)
             {
-                var columns = string.Join(", ", Columns(db, table));
-                db.Execute($"delete from main.{table}; insert into main.{table} ({columns}) select {columns} from old.{table}", transaction: work);
+                var columns = string.Join(", ", Kitchen.Columns(db, table));
+                db.Execute($"delete from main.{table}; insert into main.{table} ({columns}) select {columns} from other.{table}", transaction: work);
             }
 
             work.Commit();
@@ -189,7 +189,7 @@ public sealed partial class Backups(Kitchen kitchen)
         return name;
     }
 
-    // The backup as old beside the kitchen as main, brought up to this version in a copy of its own.
+    // The backup as other beside the kitchen as main, brought up to this version in a copy of its own.
     private T With<T>(string name, Func<SqliteConnection, T> work)
     {
         var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
@@ -199,16 +199,7 @@ public sealed partial class Backups(Kitchen kitchen)
         {
             File.Copy(path, copy);
             Kitchen.Open(copy);
-            using var db = kitchen.Connect();
-            db.Execute("attach database @copy as old", new { copy });
-            try
-            {
-                return work(db);
-            }
-            finally
-            {
-                db.Execute("detach database old");
-            }
+            return kitchen.With(copy, work);
         }
         finally
         {
@@ -243,8 +234,6 @@ public sealed partial class Backups(Kitchen kitchen)
             throw new BackupException(BackupFault.Broken);
         }
     }
-
-    private static List<string> Columns(SqliteConnection db, string table) => [.. db.Query<string>($"select name from pragma_table_info('{table}', 'main')")];
 
     private static SqliteConnection Open(string path, SqliteOpenMode mode)
     {

@@ -1,4 +1,5 @@
 using Dapper;
+using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
 namespace Ystrata.Store;
@@ -9,7 +10,7 @@ public sealed record Batch(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, 
 
 public sealed class Batches(Kitchen kitchen)
 {
-    private const string Columns = "id Id, bread_id BreadId, name Name, spec Spec, made_for MadeFor, changed_at ChangedAt";
+    private const string Columns = "id Id, bread_id BreadId, name Name, spec Spec, made_for MadeFor, changed_at ChangedAt, deleted_at DeletedAt";
 
     /// <summary>The newest batches first.</summary>
     public IReadOnlyList<Batch> Latest(int most)
@@ -29,15 +30,17 @@ public sealed class Batches(Kitchen kitchen)
         return db.QuerySingleOrDefault<Row>($"select {Columns} from batch where id = @id and deleted_at is null", new { id = id.ToString() })?.ToBatch();
     }
 
+    /// <summary>True for every batch there is, in the trash or not.</summary>
+    public bool Known(Guid id)
+    {
+        using var db = kitchen.Connect();
+        return db.ExecuteScalar<bool>("select exists (select 1 from batch where id = @id)", new { id = id.ToString() });
+    }
+
     public void Add(Batch batch)
     {
         using var db = kitchen.Connect();
-        db.Execute(
-            """
-            insert into batch (id, bread_id, name, spec, made_for, changed_at)
-            values (@Id, @BreadId, @Name, @Spec, @MadeFor, @ChangedAt)
-            """,
-            Row.Of(batch));
+        Put(db, new(batch));
     }
 
     /// <returns>False when there is no such batch.</returns>
@@ -58,10 +61,26 @@ public sealed class Batches(Kitchen kitchen)
     /// <returns>False when no such batch was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "batch", id);
 
-    private sealed record Row(string Id, string? BreadId, string Name, string Spec, string MadeFor, string ChangedAt)
+    internal static void Put(SqliteConnection db, BatchRecord record) => db.Execute(
+        """
+        insert into batch (id, bread_id, name, spec, made_for, changed_at, deleted_at)
+        values (@Id, @BreadId, @Name, @Spec, @MadeFor, @ChangedAt, @DeletedAt)
+        """,
+        Row.Of(record.Batch, record.DeletedAt));
+
+    /// <summary>All of them as lines of JSON, in the trash or not, one by one.</summary>
+    internal static IEnumerable<string> Lines(SqliteConnection db) => db.Query<string>(
+        """
+        select json_object('kind', 'batch', 'batch', json_object(
+          'id', id, 'breadId', bread_id, 'name', name, 'spec', json(spec), 'madeFor', made_for, 'changedAt', changed_at), 'deletedAt', deleted_at)
+        from batch order by id
+        """,
+        buffered: false);
+
+    private sealed record Row(string Id, string? BreadId, string Name, string Spec, string MadeFor, string ChangedAt, string? DeletedAt)
     {
-        public static Row Of(Batch b) => new(
-            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt));
+        public static Row Of(Batch b, DateTimeOffset? deletedAt = null) => new(
+            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(deletedAt));
 
         public Batch ToBatch() => new(
             Guid.Parse(Id), BreadId is null ? null : Guid.Parse(BreadId), Name, SpecJson.Read(Spec), Kitchen.Unstamp(MadeFor), Kitchen.Unstamp(ChangedAt));

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Dapper;
+using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
 namespace Ystrata.Store;
@@ -9,7 +10,7 @@ public sealed record Bread(Guid Id, string Name, string About, IReadOnlyList<str
 
 public sealed class Breads(Kitchen kitchen)
 {
-    private const string Columns = "id Id, name Name, about About, tags Tags, spec Spec, changed_at ChangedAt";
+    private const string Columns = "id Id, name Name, about About, tags Tags, spec Spec, changed_at ChangedAt, deleted_at DeletedAt";
 
     public IReadOnlyList<Bread> All()
     {
@@ -40,9 +41,7 @@ public sealed class Breads(Kitchen kitchen)
     public void Add(Bread bread)
     {
         using var db = kitchen.Connect();
-        db.Execute(
-            "insert into bread (id, name, about, tags, spec, changed_at) values (@Id, @Name, @About, @Tags, @Spec, @ChangedAt)",
-            Row.Of(bread));
+        Put(db, new(bread));
     }
 
     /// <returns>False when there is no such bread.</returns>
@@ -60,10 +59,18 @@ public sealed class Breads(Kitchen kitchen)
     /// <returns>False when no such bread was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "bread", id);
 
-    private sealed record Row(string Id, string Name, string About, string Tags, string Spec, string ChangedAt)
+    internal static void Put(SqliteConnection db, BreadRecord record) => db.Execute(
+        "insert into bread (id, name, about, tags, spec, changed_at, deleted_at) values (@Id, @Name, @About, @Tags, @Spec, @ChangedAt, @DeletedAt)",
+        Row.Of(record.Bread, record.DeletedAt));
+
+    /// <summary>All of them, in the trash or not, one by one.</summary>
+    internal static IEnumerable<BreadRecord> Each(SqliteConnection db) =>
+        db.Query<Row>($"select {Columns} from bread order by id", buffered: false).Select(r => new BreadRecord(r.ToBread(), Kitchen.UnstampIf(r.DeletedAt)));
+
+    private sealed record Row(string Id, string Name, string About, string Tags, string Spec, string ChangedAt, string? DeletedAt)
     {
-        public static Row Of(Bread b) =>
-            new(b.Id.ToString(), b.Name, b.About, JsonSerializer.Serialize(b.Tags), SpecJson.Write(b.Spec), Kitchen.Stamp(b.ChangedAt));
+        public static Row Of(Bread b, DateTimeOffset? deletedAt = null) => new(
+            b.Id.ToString(), b.Name, b.About, JsonSerializer.Serialize(b.Tags), SpecJson.Write(b.Spec), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(deletedAt));
 
         public Bread ToBread() =>
             new(Guid.Parse(Id), Name, About, JsonSerializer.Deserialize<string[]>(Tags) ?? [], SpecJson.Read(Spec), Kitchen.Unstamp(ChangedAt));

@@ -52,6 +52,23 @@ public sealed class Kitchen
         return db;
     }
 
+    /// <summary>Works with this kitchen as main and another file of the same version as other.</summary>
+    internal T With<T>(string path, Func<SqliteConnection, T> work)
+    {
+        using var db = Connect();
+        db.Execute("attach database @path as other", new { path });
+        try
+        {
+            return work(db);
+        }
+        finally
+        {
+            db.Execute("detach database other");
+        }
+    }
+
+    internal static List<string> Columns(SqliteConnection db, string table) => [.. db.Query<string>($"select name from pragma_table_info('{table}', 'main')")];
+
     /// <summary>True while the file answers.</summary>
     public bool Answers()
     {
@@ -60,6 +77,14 @@ public sealed class Kitchen
     }
 
     internal static string Stamp(DateTimeOffset at) => at.ToUniversalTime().ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture);
+
+    /// <summary>SQL that writes a figure as JSON with every digit it has: SQLite's own way drops the last two.</summary>
+    internal static string Exact(string column) =>
+        $"json(iif({column} is null, 'null', iif(cast(printf('%!.15g', {column}) as real) = {column}, printf('%!.15g', {column}), printf('%!.17g', {column}))))";
+
+    internal static string? StampIf(DateTimeOffset? at) => at is { } then ? Stamp(then) : null;
+
+    internal static DateTimeOffset? UnstampIf(string? text) => text is null ? null : Unstamp(text);
 
     internal static DateTimeOffset Unstamp(string text) => DateTimeOffset.Parse(text, CultureInfo.InvariantCulture);
 }

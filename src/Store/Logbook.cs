@@ -49,7 +49,7 @@ public sealed class Logbook(Kitchen kitchen)
         e.id Id, e.batch_id BatchId, e.cooked_at CookedAt, e.pieces Pieces, e.flour_g Flour, e.liquid_g Liquid, e.dough_fat_g DoughFat,
         e.salt_g Salt, e.ball_g Ball, e.pan_c Pan, e.first_side_s FirstSide, e.second_side_s SecondSide, e.last_side_s LastSide,
         e.soft Soft, e.leaves Leaves, e.colour Colour, e.taste Taste, e.filling Filling, e.wall Wall, e.counts Counts, e.note Note,
-        e.changed_at ChangedAt, e.spec Spec, e.name Name, e.bread_id BreadId, e.planned Planned, e.more More, e.photo_id PhotoId
+        e.changed_at ChangedAt, e.spec Spec, e.name Name, e.bread_id BreadId, e.planned Planned, e.more More, e.photo_id PhotoId, e.deleted_at DeletedAt
         """;
 
     private const string LineColumns =
@@ -105,6 +105,13 @@ public sealed class Logbook(Kitchen kitchen)
         return new([.. lines.Select(l => l.ToLine())], db.ExecuteScalar<int>($"select count(*) from log_entry e where {where}", parameters));
     }
 
+    /// <summary>True for every entry there is, in the trash or not.</summary>
+    public bool Known(Guid id)
+    {
+        using var db = kitchen.Connect();
+        return db.ExecuteScalar<bool>("select exists (select 1 from log_entry where id = @id)", new { id = id.ToString() });
+    }
+
     public LogEntry? Find(Guid id)
     {
         using var db = kitchen.Connect();
@@ -126,7 +133,25 @@ public sealed class Logbook(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
-        Insert(db, work, entry, lessons);
+        Put(db, work, new(entry, lessons));
+        work.Commit();
+    }
+
+    /// <summary>Adds some and changes others, all or none.</summary>
+    public void Keep(IReadOnlyList<LogRecord> added, IReadOnlyList<LogRecord> changed)
+    {
+        using var db = kitchen.Connect();
+        using var work = db.BeginTransaction();
+        foreach (var record in added)
+        {
+            Put(db, work, record);
+        }
+
+        foreach (var record in changed)
+        {
+            Change(db, work, record.Entry, record.Lessons);
+        }
+
         work.Commit();
     }
 
@@ -135,6 +160,13 @@ public sealed class Logbook(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
+        var changed = Change(db, work, entry, lessons);
+        work.Commit();
+        return changed;
+    }
+
+    private static bool Change(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons)
+    {
         var changed = db.Execute(
             """
             update log_entry set cooked_at = @CookedAt, pieces = @Pieces, flour_g = @Flour, liquid_g = @Liquid, dough_fat_g = @DoughFat,
@@ -147,10 +179,9 @@ public sealed class Logbook(Kitchen kitchen)
             work) == 1;
         if (changed)
         {
-            Beside(db, work, entry, lessons);
+            Beside(db, work, entry, lessons, before: true);
         }
 
-        work.Commit();
         return changed;
     }
 
@@ -160,27 +191,47 @@ public sealed class Logbook(Kitchen kitchen)
     /// <returns>False when no such entry was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "log_entry", id);
 
-    internal static void Insert(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons)
+    /// <summary>All of them as lines of JSON, in the trash or not, one by one.</summary>
+    internal static IEnumerable<string> Lines(SqliteConnection db) => db.Query<string>(
+        $"""
+        select json_object('kind', 'log', 'entry', json_object(
+          'id', id, 'batchId', batch_id, 'spec', json(spec), 'cookedAt', cooked_at, 'outcome', json_object(
+            'used', json_object('pieces', pieces, 'flour', {Kitchen.Exact("flour_g")}, 'liquid', {Kitchen.Exact("liquid_g")}, 'doughFat', {Kitchen.Exact("dough_fat_g")}, 'salt', {Kitchen.Exact("salt_g")}, 'ballMass', {Kitchen.Exact("ball_g")}, 'lost', more -> '$.lost', 'dough', more -> '$.dough'),
+            'timed', json_object('pan', {Kitchen.Exact("pan_c")}, 'firstSide', {Kitchen.Exact("first_side_s")}, 'secondSide', {Kitchen.Exact("second_side_s")}, 'lastSide', {Kitchen.Exact("last_side_s")}),
+            'judged', json_object('soft', soft, 'leaves', leaves, 'colour', colour, 'taste', taste, 'filling', filling, 'wall', wall),
+            'note', note, 'yields', more -> '$.yields', 'hands', more -> '$.hands', 'faults', more -> '$.faults', 'counts', json(iif(counts, 'true', 'false'))),
+          'changedAt', changed_at, 'name', name, 'breadId', bread_id, 'planned', json(planned), 'photoId', photo_id), 'lessons', (
+            select json_group_array(json_object('kind', lower(substr(kind, 1, 1)) || substr(kind, 2), 'of', of, 'value', {Kitchen.Exact("value")})) from lesson where entry_id = e.id),
+          'deletedAt', deleted_at)
+        from log_entry e order by id
+        """,
+        buffered: false);
+
+    internal static void Put(SqliteConnection db, SqliteTransaction work, LogRecord record)
     {
         db.Execute(
             """
             insert into log_entry (id, batch_id, spec, cooked_at, pieces, flour_g, liquid_g, dough_fat_g, salt_g, ball_g, pan_c,
               first_side_s, second_side_s, last_side_s, soft, leaves, colour, taste, filling, wall, counts, note, changed_at,
-              name, bread_id, planned, more, words, photo_id)
+              name, bread_id, planned, more, words, photo_id, deleted_at)
             values (@Id, @BatchId, @Spec, @CookedAt, @Pieces, @Flour, @Liquid, @DoughFat, @Salt, @Ball, @Pan,
               @FirstSide, @SecondSide, @LastSide, @Soft, @Leaves, @Colour, @Taste, @Filling, @Wall, @Counts, @Note, @ChangedAt,
-              @Name, @BreadId, @Planned, @More, @Words, @PhotoId)
+              @Name, @BreadId, @Planned, @More, @Words, @PhotoId, @DeletedAt)
             """,
-            Parameters(entry),
+            Parameters(record.Entry, record.DeletedAt),
             work);
-        Beside(db, work, entry, lessons);
+        Beside(db, work, record.Entry, record.Lessons, before: false);
     }
 
     // What is found by and what is taught stand in tables of their own, written with the entry or not at all.
-    private static void Beside(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons)
+    private static void Beside(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons, bool before)
     {
         var id = entry.Id.ToString();
-        db.Execute("delete from log_flour where entry_id = @id; delete from log_fault where entry_id = @id; delete from lesson where entry_id = @id", new { id }, work);
+        if (before)
+        {
+            db.Execute("delete from log_flour where entry_id = @id; delete from log_fault where entry_id = @id; delete from lesson where entry_id = @id", new { id }, work);
+        }
+
         db.Execute("insert into log_flour (flour, entry_id) values (@flour, @id)", entry.Spec.Dough.Flours.Select(f => f.Id).Distinct().Select(flour => new { flour, id }), work);
         db.Execute("insert into log_fault (symptom, entry_id) values (@symptom, @id)", (entry.Outcome.Faults ?? []).Select(f => new { symptom = f.ToString(), id }), work);
         db.Execute(
@@ -191,7 +242,7 @@ public sealed class Logbook(Kitchen kitchen)
 
     private static string Escaped(string text) => text.Replace(@"\", @"\\", StringComparison.Ordinal).Replace("%", @"\%", StringComparison.Ordinal).Replace("_", @"\_", StringComparison.Ordinal);
 
-    private static object Parameters(LogEntry e) => new
+    private static object Parameters(LogEntry e, DateTimeOffset? deletedAt = null) => new
     {
         Id = e.Id.ToString(),
         BatchId = e.BatchId.ToString(),
@@ -223,6 +274,7 @@ public sealed class Logbook(Kitchen kitchen)
             new More(e.Outcome.Used.Lost, e.Outcome.Used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
         Words = Folding.Of($"{e.Name} {e.Outcome.Note}"),
         PhotoId = e.PhotoId?.ToString(),
+        DeletedAt = Kitchen.StampIf(deletedAt),
     };
 
     /// <summary>What has no column of its own: nothing is sought or sorted by it.</summary>
@@ -286,6 +338,7 @@ public sealed class Logbook(Kitchen kitchen)
         public required string ChangedAt { get; init; }
         public required string Spec { get; init; }
         public string? Planned { get; init; }
+        public string? DeletedAt { get; init; }
 
         public LogEntry ToEntry()
         {

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Dapper;
+using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
 namespace Ystrata.Store;
@@ -13,18 +14,34 @@ public sealed class Pantry(Kitchen kitchen)
         var units = Units();
         var all = Core.Larder.Shipped.All.ToDictionary(i => i.Id, StringComparer.Ordinal);
         using var db = kitchen.Connect();
-        foreach (var (id, body, deletedAt) in db.Query<(string, string, string?)>("select id, body, deleted_at from larder_item"))
+        foreach (var item in Items(db))
         {
-            var shipped = all.ContainsKey(id);
-            if (shipped && deletedAt is not null)
-            {
-                continue;
-            }
-
-            all[id] = ItemOf(body) with { Origin = shipped ? Origin.Changed : deletedAt is null ? Origin.Own : Origin.Gone };
+            Lay(item, all);
         }
 
         return new(all.Values, new(units.Cup, units.Fill, Vessels()), Hands());
+    }
+
+    /// <summary>A larder with other lines laid over it, as one that was put right or added here is.</summary>
+    public static Larder Over(Larder larder, IEnumerable<IngredientRecord> items)
+    {
+        var all = larder.All.ToDictionary(i => i.Id, StringComparer.Ordinal);
+        foreach (var item in items)
+        {
+            Lay(item, all);
+        }
+
+        return new(all.Values, larder.Measuring, larder.Hands, larder.Learned);
+    }
+
+    private static void Lay(IngredientRecord item, Dictionary<string, Ingredient> all)
+    {
+        var id = item.Ingredient.Id;
+        var shipped = Core.Larder.Shipped.TryGet(id, out _);
+        if (!shipped || item.DeletedAt is null)
+        {
+            all[id] = item.Ingredient with { Origin = shipped ? Origin.Changed : item.DeletedAt is null ? Origin.Own : Origin.Gone };
+        }
     }
 
     /// <summary>Keeps all of them, or none.</summary>
@@ -135,5 +152,44 @@ public sealed class Pantry(Kitchen kitchen)
             new { body = JsonSerializer.Serialize(units, SpecJson.Options) });
     }
 
-    private static Ingredient ItemOf(string body) => JsonSerializer.Deserialize<Ingredient>(body, SpecJson.Options)!;
+    /// <summary>Units, hand times, vessels and lines of the larder, in the trash or not; a sack after the flour it may be a sack of.</summary>
+    internal static IEnumerable<KitchenRecord> Each(SqliteConnection db) =>
+    [
+        .. db.Query<string>("select body from units").Select(body => new UnitsRecord(JsonSerializer.Deserialize<Units>(body, SpecJson.Options)!)),
+        .. db.Query<(string Work, double Seconds, string At)>("select work, seconds, changed_at from hand_time order by work")
+            .Where(r => Enum.TryParse<HandWork>(r.Work, out _))
+            .Select(r => new HandRecord(Enum.Parse<HandWork>(r.Work), new(r.Seconds), Kitchen.Unstamp(r.At))),
+        .. db.Query<(string Id, string Name, double Volume, string At, string? Deleted)>("select id, name, volume_ml, changed_at, deleted_at from vessel order by id")
+            .Select(r => new VesselRecord(new(r.Id, r.Name, new(r.Volume)), Kitchen.Unstamp(r.At), Kitchen.UnstampIf(r.Deleted))),
+        .. Items(db),
+    ];
+
+    internal static IEnumerable<IngredientRecord> Items(SqliteConnection db) =>
+        db.Query<(string Body, string At, string? Deleted)>("select body, changed_at, deleted_at from larder_item order by body ->> '$.lot' is not null, id")
+            .Select(r => new IngredientRecord(JsonSerializer.Deserialize<Ingredient>(r.Body, SpecJson.Options)!, Kitchen.Unstamp(r.At), Kitchen.UnstampIf(r.Deleted)));
+
+    internal static void Put(SqliteConnection db, KitchenRecord record)
+    {
+        switch (record)
+        {
+            case UnitsRecord { Units: var units }:
+                db.Execute("insert into units (id, body) values (1, @body)", new { body = JsonSerializer.Serialize(units, SpecJson.Options) });
+                break;
+            case HandRecord hand:
+                db.Execute(
+                    "insert into hand_time (work, seconds, changed_at) values (@work, @Value, @at)",
+                    new { work = hand.Work.ToString(), hand.Time.Value, at = Kitchen.Stamp(hand.ChangedAt) });
+                break;
+            case VesselRecord { Vessel: var vessel } kept:
+                db.Execute(
+                    "insert into vessel (id, name, volume_ml, changed_at, deleted_at) values (@Id, @Name, @Value, @at, @deleted)",
+                    new { vessel.Id, vessel.Name, vessel.Volume.Value, at = Kitchen.Stamp(kept.ChangedAt), deleted = Kitchen.StampIf(kept.DeletedAt) });
+                break;
+            case IngredientRecord { Ingredient: var item } kept:
+                db.Execute(
+                    "insert into larder_item (id, body, changed_at, deleted_at) values (@Id, @body, @at, @deleted)",
+                    new { item.Id, body = JsonSerializer.Serialize(item, SpecJson.Options), at = Kitchen.Stamp(kept.ChangedAt), deleted = Kitchen.StampIf(kept.DeletedAt) });
+                break;
+        }
+    }
 }

@@ -1,4 +1,5 @@
 using Dapper;
+using Microsoft.Data.Sqlite;
 
 namespace Ystrata.Store;
 
@@ -11,9 +12,7 @@ public sealed class Photos(Kitchen kitchen)
     public void Add(Photo photo)
     {
         using var db = kitchen.Connect();
-        db.Execute(
-            "insert into photo (id, kind, body, small, made_at) values (@Id, @Kind, @Body, @Small, @MadeAt)",
-            new { Id = photo.Id.ToString(), photo.Kind, photo.Body, photo.Small, MadeAt = Kitchen.Stamp(photo.MadeAt) });
+        Put(db, photo);
     }
 
     public bool Known(Guid id)
@@ -21,6 +20,15 @@ public sealed class Photos(Kitchen kitchen)
         using var db = kitchen.Connect();
         return db.ExecuteScalar<bool>("select exists (select 1 from photo where id = @id)", new { id = id.ToString() });
     }
+
+    internal static void Put(SqliteConnection db, Photo photo) => db.Execute(
+        "insert into photo (id, kind, body, small, made_at) values (@Id, @Kind, @Body, @Small, @MadeAt)",
+        new { Id = photo.Id.ToString(), photo.Kind, photo.Body, photo.Small, MadeAt = Kitchen.Stamp(photo.MadeAt) });
+
+    /// <summary>All of them, one by one.</summary>
+    internal static IEnumerable<PhotoRecord> Each(SqliteConnection db) =>
+        db.Query<(string Id, byte[] Body, string MadeAt)>("select id, body, made_at from photo order by id", buffered: false)
+            .Select(r => new PhotoRecord(Guid.Parse(r.Id), r.Body, Kitchen.Unstamp(r.MadeAt)));
 
     /// <param name="small">The one for lists.</param>
     public (byte[] Body, string Kind)? Find(Guid id, bool small)

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Dapper;
+using Microsoft.Data.Sqlite;
 
 namespace Ystrata.Store;
 
@@ -10,6 +11,7 @@ public sealed record PracticeScore(Guid Id, int Seed, DateTimeOffset PlayedAt, i
 public sealed class PracticeScores(Kitchen kitchen)
 {
     private const int Most = 100;
+    private const string Columns = "id Id, seed Seed, played_at PlayedAt, score Score, turns Turns, lift Lift";
 
     /// <summary>The newest hundred, newest first.</summary>
     public IReadOnlyList<PracticeScore> Newest()
@@ -18,10 +20,7 @@ public sealed class PracticeScores(Kitchen kitchen)
         return
         [
             .. db.Query<Row>(
-                """
-                select id Id, seed Seed, played_at PlayedAt, score Score, turns Turns, lift Lift
-                from practice order by played_at desc, id desc limit @Most
-                """,
+                $"select {Columns} from practice order by played_at desc, id desc limit @Most",
                 new { Most }).Select(r => r.ToScore()),
         ];
     }
@@ -29,10 +28,16 @@ public sealed class PracticeScores(Kitchen kitchen)
     public void Add(PracticeScore score)
     {
         using var db = kitchen.Connect();
-        db.Execute(
-            "insert into practice (id, seed, played_at, score, turns, lift) values (@Id, @Seed, @PlayedAt, @Score, @Turns, @Lift)",
-            new { Id = score.Id.ToString(), score.Seed, PlayedAt = Kitchen.Stamp(score.PlayedAt), score.Score, Turns = JsonSerializer.Serialize(score.Turns), score.Lift });
+        Put(db, score);
     }
+
+    internal static void Put(SqliteConnection db, PracticeScore score) => db.Execute(
+        "insert into practice (id, seed, played_at, score, turns, lift) values (@Id, @Seed, @PlayedAt, @Score, @Turns, @Lift)",
+        new { Id = score.Id.ToString(), score.Seed, PlayedAt = Kitchen.Stamp(score.PlayedAt), score.Score, Turns = JsonSerializer.Serialize(score.Turns), score.Lift });
+
+    /// <summary>All of them, one by one.</summary>
+    internal static IEnumerable<PracticeRecord> Each(SqliteConnection db) =>
+        db.Query<Row>($"select {Columns} from practice order by id", buffered: false).Select(r => new PracticeRecord(r.ToScore()));
 
     private sealed record Row(string Id, long Seed, string PlayedAt, long Score, string Turns, long Lift)
     {

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Dapper;
+using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
 namespace Ystrata.Store;
@@ -35,16 +36,7 @@ public sealed class Services(Kitchen kitchen)
     public void Add(KeptService service)
     {
         using var db = kitchen.Connect();
-        db.Execute(
-            "insert into service (id, batch_id, name, body, opened_at) values (@Id, @BatchId, @Name, @Body, @OpenedAt)",
-            new
-            {
-                Id = service.Id.ToString(),
-                BatchId = service.BatchId.ToString(),
-                service.Name,
-                Body = JsonSerializer.Serialize(new Body(service.BatchId, service.Service), SpecJson.Options),
-                OpenedAt = Kitchen.Stamp(service.OpenedAt),
-            });
+        Insert(db, service);
     }
 
     /// <summary>Every event, in the order they were taken.</summary>
@@ -54,7 +46,7 @@ public sealed class Services(Kitchen kitchen)
         return
         [
             .. db.Query<string>("select body from service_event where service_id = @id order by number", new { id = id.ToString() })
-                .Select(body => JsonSerializer.Deserialize<StoveEvent>(body, SpecJson.Options)!),
+                .Select(Read),
         ];
     }
 
@@ -68,7 +60,7 @@ public sealed class Services(Kitchen kitchen)
             insert into service_event (id, service_id, number, body)
             values (@Event, @id, (select coalesce(max(number), 0) + 1 from service_event where service_id = @id), @Body)
             """,
-            new { Event = e.Id.ToString(), id = id.ToString(), Body = JsonSerializer.Serialize(e, SpecJson.Options) },
+            new { Event = e.Id.ToString(), id = id.ToString(), Body = Written(e) },
             work);
         if (e.Act == StoveAct.End)
         {
@@ -77,6 +69,43 @@ public sealed class Services(Kitchen kitchen)
 
         work.Commit();
     }
+
+    internal static void Put(SqliteConnection db, ServiceRecord record)
+    {
+        Insert(db, record.Service);
+        db.Execute(
+            """
+            insert into service_event (id, service_id, number, body)
+            select value ->> '$.id', @id, key + 1, value from json_each(@events)
+            """,
+            new { id = record.Service.Id.ToString(), events = JsonSerializer.Serialize(record.Events, SpecJson.Options) });
+    }
+
+    /// <summary>All of them with their events as lines of JSON, one by one.</summary>
+    internal static IEnumerable<string> Lines(SqliteConnection db) => db.Query<string>(
+        """
+        select json_object('kind', 'service', 'service', json_object(
+          'id', id, 'batchId', body -> '$.batchId', 'name', name, 'service', body -> '$.service', 'openedAt', opened_at, 'closedAt', closed_at), 'events', (
+            select json_group_array(json(e.body)) from (select body from service_event where service_id = s.id order by number) e))
+        from service s order by id
+        """,
+        buffered: false);
+
+    private static void Insert(SqliteConnection db, KeptService service) => db.Execute(
+        "insert into service (id, batch_id, name, body, opened_at, closed_at) values (@Id, @BatchId, @Name, @Body, @OpenedAt, @ClosedAt)",
+        new
+        {
+            Id = service.Id.ToString(),
+            BatchId = service.BatchId.ToString(),
+            service.Name,
+            Body = JsonSerializer.Serialize(new Body(service.BatchId, service.Service), SpecJson.Options),
+            OpenedAt = Kitchen.Stamp(service.OpenedAt),
+            ClosedAt = Kitchen.StampIf(service.ClosedAt),
+        });
+
+    private static string Written(StoveEvent e) => JsonSerializer.Serialize(e, SpecJson.Options);
+
+    private static StoveEvent Read(string body) => JsonSerializer.Deserialize<StoveEvent>(body, SpecJson.Options)!;
 
     private sealed record Body(Guid BatchId, Service Service);
 

@@ -61,7 +61,7 @@ public sealed partial class Problems : IExceptionHandler
     };
 
     // The reader says where it stopped ($.spec.dough.pieces) and, for what is missing, names it in quotes.
-    private static Refusal Read(JsonException json)
+    internal static Refusal Read(JsonException json)
     {
         if (json.InnerException is JsonException)
         {
@@ -88,7 +88,7 @@ public sealed partial class Problems : IExceptionHandler
     [GeneratedRegex(@"Path: \$\.?(\S+)")]
     private static partial Regex PathIn();
 
-    [GeneratedRegex(@"^(spec|outcome)\.")]
+    [GeneratedRegex(@"^((bread|batch|entry|ingredient)\.)?((spec|outcome)\.)?")]
     private static partial Regex Wrapped();
 
     [GeneratedRegex(@"\[\d+\]")]

@@ -5,6 +5,7 @@ using Ystrata.Store;
 using Ystrata.Web;
 using Ystrata.Web.Demo;
 using Ystrata.Web.Endpoints;
+using Ystrata.Web.Files;
 
 var builder = WebApplication.CreateBuilder(args);
 builder.Services.AddSerilog(log => log
@@ -38,6 +39,8 @@ builder.Services.AddSingleton<Record>();
 builder.Services.AddSingleton<Photos>();
 builder.Services.AddSingleton<Backups>();
 builder.Services.AddSingleton<Trash>();
+builder.Services.AddSingleton<WholeKitchen>();
+builder.Services.AddSingleton<StagedFiles>();
 builder.Services.AddHostedService<DailyKeeping>();
 builder.Services.AddSingleton<Pantry>();
 builder.Services.AddSingleton<KitchenLarder>();
@@ -72,6 +75,7 @@ app.UseRouting();
 
 app.MapStaticAssets();
 app.MapOpenApi();
+app.MapGet("/formats/kitchen.schema.json", () => Results.Text(KitchenFile.Schema, "application/schema+json")).ExcludeFromDescription();
 app.MapGet("/healthz", (Kitchen kitchen) => kitchen.Answers() ? Results.Text("well") : Results.StatusCode(503)).ExcludeFromDescription();
 
 var api = app.MapGroup("/api").ProducesKitchenProblem();
@@ -94,6 +98,9 @@ api.MapGroup("/batches").WithTags("Clock").MapTimetable();
 api.MapGroup("/log").WithTags("Log").MapLog();
 api.MapGroup("/photos").WithTags("Log").MapPhotos();
 api.MapGroup("/keeping").WithTags("Keeping").MapKeeping();
+api.MapGroup("/files").WithTags("Files").MapFiles();
+api.MapGroup("/files/recipes").WithTags("Files").MapRecipes();
+api.MapGroup("/packets").WithTags("Files").MapPackets();
 api.MapGroup("/learned").WithTags("Log").MapLearned();
 
 app.Start();

@@ -49,7 +49,8 @@ public static class RefusalWords
             RefusalCode.NotAPhoto => "This is no photo that can be kept: PNG, JPEG or WebP of up to 10 MB.",
             RefusalCode.ForeignFile => "This is a file of something else, not of a kitchen.",
             RefusalCode.NewerFile => "This file was made by a newer version. Bring this kitchen up to date first.",
-            RefusalCode.BrokenFile => "This file is broken or cut short. Nothing was changed.",
+            RefusalCode.BrokenFile => $"This file is broken or cut short{(r.Given is { } at ? $" in line {Number(at)}" : "")}. Nothing was changed.",
+            RefusalCode.NoRecipe => "There is no recipe in this file: a schema.org Recipe in JSON-LD, alone or in a web page.",
             RefusalCode.TooLong => $"{r.Field}: up to {Number(r.Most ?? 0)} letters.",
             _ => r.Field.Length == 0 ? $"This cannot be read as JSON{(r.Given is { } line ? $", from line {Number(line)} on" : "")}." : $"{r.Field} cannot be read.",
         };

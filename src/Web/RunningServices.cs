@@ -170,7 +170,7 @@ public sealed class RunningServices(Services store, KitchenLarder larder, IPanPr
 
     public RunningService? Find(Guid id)
     {
-        if (!running.ContainsKey(id) && store.Find(id) is null)
+        if (!running.ContainsKey(id) && !(store.Find(id) is { } kept && Sheets.Worked(kept.Service, larder.Taught)))
         {
             return null;
         }
@@ -197,7 +197,7 @@ public sealed class RunningServices(Services store, KitchenLarder larder, IPanPr
         return Find(service.Id)!;
     }
 
-    public IEnumerable<KeptService> Open() => store.Open();
+    public IEnumerable<KeptService> Open() => store.Open().Where(s => Find(s.Id) is not null);
 
     /// <summary>Takes a press; the stand-in of the probe gets its bread laid and lifted with it.</summary>
     public (StoveAnswer Answer, ServiceView View) Press(RunningService service, StoveEvent e, Seconds ago)

@@ -13,6 +13,8 @@ public sealed record Glance(int Pieces, Grams Ball, int Leaves, int Fused, Milli
 /// <summary>Plans what was kept. A larder that was changed since can make a kept spec unworkable: then there is no sheet.</summary>
 public static class Sheets
 {
+    public static bool Worked(Service service, Larder larder) => service.Breads.All(b => SpecCheck.Check(b.Spec, larder).Count == 0);
+
     public static BatchSheet? Of(BatchSpec spec, Larder larder) =>
         SpecCheck.Check(spec, larder).Count > 0 ? null : Planner.Plan(spec, larder, larder.Learned);
 }

@@ -1,5 +1,3 @@
-using Ystrata.Core;
-
 namespace Ystrata.Instruments.Tests;
 
 /// <summary>The pan probe: its stand-in, its line.</summary>

@@ -1,5 +1,3 @@
-using Ystrata.Core;
-
 namespace Ystrata.Instruments.Tests;
 
 public class ScaleTests

@@ -166,7 +166,7 @@ public sealed class LogTests : IDisposable
         return await client.PostAsync("/api/photos", content);
     }
 
-    private static byte[] Picture(SKEncodedImageFormat format, int wide = 400, int high = 200)
+    internal static byte[] Picture(SKEncodedImageFormat format = SKEncodedImageFormat.Png, int wide = 400, int high = 200)
     {
         using var dots = new SKBitmap(wide, high);
         dots.Erase(SKColors.SaddleBrown);

@@ -28,7 +28,7 @@ test("what is no backup is refused in words, and the trash gives back what it ha
   await request.delete(`${kitchen.address}/api/breads/${breads[0]!.id}`);
   await page.goto(`${kitchen.address}/#/larder/keeping`);
   await page
-    .locator("input[type=file]")
+    .getByLabel("Bring a backup file")
     .setInputFiles({ name: "../kitchen.db", mimeType: "application/octet-stream", buffer: Buffer.from("no kitchen at all, only words") });
   await expect(page.getByRole("alert")).toContainText("broken or cut short");
   const trash = page.getByTestId("trash");

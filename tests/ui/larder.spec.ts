@@ -87,7 +87,7 @@ test.describe("what cannot be", () => {
     await page
       .getByLabel("Choose a CSV file")
       .setInputFiles({ name: "x.csv", mimeType: "text/csv", buffer: Buffer.alloc(50_000_000, "x") });
-    await expect(page.getByRole("alert")).toContainText("A larder file may have 4 MB. This one has 50 MB.");
+    await expect(page.getByRole("alert")).toContainText("A CSV file may have 4 MB. This one has 50 MB.");
     await page.getByRole("button", { name: "Close" }).click();
     await page.getByRole("searchbox").fill("sorrel");
     await expect(page.getByText("Nothing in the larder is called “sorrel”.")).toBeVisible();

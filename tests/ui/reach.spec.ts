@@ -163,6 +163,45 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
     },
   ],
   ["the ladle", async (bench) => bench.pick("Leek pours").then(() => bench.open("Ladle"))],
+  [
+    "packet labels",
+    async (bench, page) => {
+      await bench.pick("Nigella coils");
+      await page.goto(`${new URL(page.url()).origin}/#/labels`);
+      await page.getByTestId("labels").getByRole("listitem").first().waitFor();
+    },
+  ],
+  [
+    "a recipe that is settled",
+    async (_, page) => {
+      const recipe = {
+        "@type": "Recipe",
+        name: "Rounds",
+        recipeIngredient: ["400 g atta", "2 tbsp oil", "moonlight"],
+        recipeInstructions: "Rest 20 min.",
+      };
+      await page
+        .getByLabel("From a file")
+        .setInputFiles({ name: "rounds.jsonld", mimeType: "application/ld+json", buffer: Buffer.from(JSON.stringify(recipe)) });
+      await page.getByTestId("recipe-lines").waitFor();
+    },
+  ],
+  [
+    "a file that was read",
+    async (_, page) => {
+      const { origin } = new URL(page.url());
+      const kitchen = await (await page.request.get(`${origin}/api/files/kitchen`)).text();
+      await page.goto(`${origin}/#/larder/keeping`);
+      await page
+        .getByLabel("Take a file in")
+        .setInputFiles({
+          name: "kitchen.json",
+          mimeType: "application/json",
+          buffer: Buffer.from(kitchen.replaceAll("Nigella coils", "Coils")),
+        });
+      await page.getByTestId("file-preview").waitFor();
+    },
+  ],
   ["the card", async (bench, page) => bench.pick("Nigella coils").then(() => page.getByRole("link", { name: "Card" }).click())],
   ...["Dough", "Rest", "Balls", "Sheet", "Fold", "Roll", "Pan"].map((stage): [string, (bench: Bench) => Promise<unknown>] => [
     `the bench of ${stage}`,

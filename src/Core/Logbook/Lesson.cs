@@ -29,6 +29,9 @@ public static class Lessons
     // Farther off, something was misread or mistyped: nothing is learned from it (empirical).
     private const double MostThirst = 20, MostLoss = 25, MostPanTime = 3;
 
+    // Hands that need longer were doing something else, s (empirical).
+    private const double MostHandTime = 3600;
+
     // A step that was to take less away than this, percent, tells nothing of the squeeze.
     private const double LeastGone = 2;
 
@@ -52,6 +55,16 @@ public static class Lessons
             .. (outcome.Hands ?? []).Select(h => new Lesson(LessonKind.HandTime, h.Work.ToString(), h.Each.Value)),
         ];
     }
+
+    /// <summary>Whether a figure is one that a cooking can teach.</summary>
+    public static bool Stands(Lesson lesson) => lesson.Of.Length <= IngredientCheck.LongestName && lesson.Kind switch
+    {
+        LessonKind.Thirst => Math.Abs(lesson.Value) <= MostThirst,
+        LessonKind.Squeeze => lesson.Value is >= 0 and <= 100,
+        LessonKind.BowlLoss => lesson.Value is >= 0 and <= MostLoss,
+        LessonKind.PanTime => lesson.Value is <= MostPanTime and >= 1 / MostPanTime,
+        _ => Enum.TryParse<HandWork>(lesson.Of, out _) && lesson.Value is >= 0 and <= MostHandTime,
+    };
 
     // A mix teaches the flour there is most of.
     private static IEnumerable<Lesson> Thirst(BatchSpec spec, BatchSheet sheet, Used used, Larder larder)

@@ -1,5 +1,7 @@
+using System.Text;
 using Ystrata.Core;
 using Ystrata.Store;
+using Ystrata.Web.Files;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -11,6 +13,7 @@ public static class BatchEndpoints
         batches.MapPost("", Add).WithName("addBatch").Produces<BatchView>(201);
         batches.MapGet("{id:guid}", Find).WithName("batch").Produces<BatchView>();
         batches.MapGet("{id:guid}/planned", PlannedOf).WithName("plannedBatch").Produces<PlannedView>().WithSummary("The figures the log lays beside what happened.");
+        batches.MapGet("{id:guid}/balls.csv", BallsOf).WithName("exportBalls").Produces(200, contentType: "text/csv").WithSummary("The tray: what each ball should weigh and what it does.");
         batches.MapPut("{id:guid}", Change).WithName("changeBatch").Produces<BatchView>();
         batches.MapDelete("{id:guid}", Delete).WithName("deleteBatch").Produces(204);
         batches.MapPost("{id:guid}/restore", Restore).WithName("restoreBatch").Produces(204).WithSummary("Takes a delete back.");
@@ -33,8 +36,20 @@ public static class BatchEndpoints
         }
 
         // The batch itself is the first bread of a service that was begun from it.
-        var run = services.OfBatch(id) is { } kept ? new StoveRun(kept.Service, services.Events(kept.Id), 0) : null;
+        var run = services.OfBatch(id) is { } kept && Sheets.Worked(kept.Service, larder) ? new StoveRun(kept.Service, services.Events(kept.Id), 0) : null;
         return Results.Ok(new PlannedView(batch.Name, Planned.Before(batch.Spec, larder), Glance.Of(sheet), Gathered.Of(batch.Spec, sheet, run, larder)));
+    }
+
+    private static IResult BallsOf(Guid id, Batches batches, Larder larder)
+    {
+        if (batches.Find(id) is not { } batch)
+        {
+            return Results.NotFound();
+        }
+
+        return Sheets.Of(batch.Spec, larder) is { } sheet
+            ? Results.File(Encoding.UTF8.GetBytes(BallsCsv.Write(sheet.Balls)), "text/csv; charset=utf-8", $"{ItemIds.FileName(batch.Name)}-balls.csv")
+            : Problems.From(SpecCheck.Check(batch.Spec, larder))!;
     }
 
     private static IResult Add(BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)

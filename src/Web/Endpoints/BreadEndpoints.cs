@@ -48,17 +48,19 @@ public static class BreadEndpoints
     private static IResult Restore(Guid id, Breads breads) => Common.Done(breads.Restore(id));
 
     private static Bread ToBread(Guid id, BreadBody body, TimeProvider clock) =>
-        new(id, body.Name.Trim(), body.About.Trim(), TagsOf(body), body.Spec, clock.GetUtcNow());
+        new(id, body.Name.Trim(), body.About.Trim(), TagsOf(body.Tags), body.Spec, clock.GetUtcNow());
 
-    private static IReadOnlyList<string> TagsOf(BreadBody body) =>
-        [.. (body.Tags ?? []).Select(t => t.Trim()).Where(t => t.Length > 0).Distinct(StringComparer.OrdinalIgnoreCase)];
+    private static IReadOnlyList<string> TagsOf(IReadOnlyList<string>? tags) =>
+        [.. (tags ?? []).Select(t => t.Trim()).Where(t => t.Length > 0).Distinct(StringComparer.OrdinalIgnoreCase)];
 
-    private static List<Refusal> Check(BreadBody body, Larder larder) =>
+    /// <summary>What a bread is called and found by.</summary>
+    internal static IEnumerable<Refusal> CheckWords(string name, string about, IReadOnlyList<string>? tags) =>
     [
-        .. Common.CheckName(body.Name),
-        .. Common.CheckText("about", body.About, 0, Common.LongestAbout),
-        .. TagsOf(body) is { Count: > Common.MostTags and var count } ? [new Refusal("tags", RefusalCode.TooMany, count, 0, Common.MostTags)] : Array.Empty<Refusal>(),
-        .. TagsOf(body).SelectMany((t, i) => Common.CheckText($"tags[{i}]", t, 1, Common.LongestTag)),
-        .. Common.CheckSpec(body.Spec, larder),
+        .. Common.CheckName(name),
+        .. Common.CheckText("about", about, 0, Common.LongestAbout),
+        .. TagsOf(tags) is { Count: > Common.MostTags and var count } ? [new Refusal("tags", RefusalCode.TooMany, count, 0, Common.MostTags)] : Array.Empty<Refusal>(),
+        .. TagsOf(tags).SelectMany((t, i) => Common.CheckText($"tags[{i}]", t, 1, Common.LongestTag)),
     ];
+
+    private static List<Refusal> Check(BreadBody body, Larder larder) => [.. CheckWords(body.Name, body.About, body.Tags), .. Common.CheckSpec(body.Spec, larder)];
 }

@@ -37,6 +37,19 @@ internal static class Common
     public static IEnumerable<Refusal> CheckSpec(BatchSpec spec, Larder larder) =>
         SpecCheck.Check(spec, larder).Select(r => r with { Field = $"spec.{r.Field}" });
 
+    /// <summary>A file that is sent as the body; nothing when it is too big.</summary>
+    public static async Task<byte[]?> FileOf(HttpRequest request)
+    {
+        if (request.ContentLength > Problems.MostFileBytes)
+        {
+            return null;
+        }
+
+        using var bytes = new MemoryStream();
+        await request.Body.CopyToAsync(bytes, request.HttpContext.RequestAborted);
+        return bytes.ToArray();
+    }
+
     public static IResult Found<T>(T? thing) => thing is null ? Results.NotFound() : Results.Ok(thing);
 
     public static IResult Done(bool done) => done ? Results.NoContent() : Results.NotFound();

@@ -141,14 +141,12 @@ public static class LarderEndpoints
 
     private static async Task<IResult> Import(HttpRequest request, KitchenLarder kitchen, bool take = false)
     {
-        if (request.ContentLength > Problems.MostFileBytes)
+        if (await Common.FileOf(request) is not { } bytes)
         {
             return Results.StatusCode(413);
         }
 
-        using var bytes = new MemoryStream();
-        await request.Body.CopyToAsync(bytes, request.HttpContext.RequestAborted);
-        var file = LarderCsv.Read(bytes.GetBuffer().AsSpan(0, (int)bytes.Length), kitchen.Now);
+        var file = LarderCsv.Read(bytes, kitchen.Now);
         if (file.Problem is { } problem)
         {
             return Problems.From([problem])!;

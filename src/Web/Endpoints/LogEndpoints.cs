@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
@@ -31,6 +32,8 @@ public static class LogEndpoints
         log.MapGet("compare", Compare).WithName("compareCookings").Produces<ComparedView>().WithSummary("Two to four cookings figure by figure, what matters on top.");
         log.MapGet("trends", Trends).WithName("trends");
         log.MapGet("export", Export).WithName("exportLog").Produces(200, contentType: "text/csv");
+        log.MapPost("import", Import).WithName("importLog").Accepts<byte[]>("text/csv").Produces<ImportView>().WithMetadata(new RequestSizeLimitAttribute(Problems.MostFileBytes))
+            .WithSummary("Reads a log file and says what it would change; with take it is kept, all of it or nothing.");
         log.MapPost("explain", Explain).WithName("explainFaults").Produces<IReadOnlyList<Complaint>>().WithSummary("What in a cooking's own figures explains its faults, the likeliest first.");
         log.MapGet("{id:guid}", Find).WithName("logEntry").Produces<LogView>();
         log.MapPut("{id:guid}", Change).WithName("changeLogEntry").Produces<LogView>();
@@ -164,6 +167,40 @@ public static class LogEndpoints
         },
         "text/csv; charset=utf-8",
         $"ystrata-log-{clock.GetUtcNow():yyyy-MM-dd}.csv");
+
+    private static async Task<IResult> Import(HttpRequest request, Logbook log, Batches batches, KitchenLarder kitchen, TimeProvider clock, bool take = false)
+    {
+        if (await Common.FileOf(request) is not { } bytes)
+        {
+            return Results.StatusCode(413);
+        }
+
+        var now = clock.GetUtcNow();
+        var file = LogCsv.Read(bytes, log.Find, id => batches.Find(id) is { } b ? new LogEntry(default, b.Id, b.Spec, default, Outcome.Nothing, now, b.Name, b.BreadId) : null);
+        if (file.Problem is { } problem)
+        {
+            return Problems.From([problem])!;
+        }
+
+        // An id that lies in the trash cannot be given twice.
+        var bad = file.Bad.Concat(file.Added.Where(e => log.Known(e.Id)).Select(e => new BadLine(0, e.Name, [new("id", RefusalCode.NamedTwice, Item: e.Id.ToString())]))).ToList();
+        var takes = take && bad.Count == 0;
+        if (takes)
+        {
+            LogRecord Kept(LogEntry e) => new(e with { ChangedAt = now }, Lessons.Of(e.Spec, e.Outcome, kitchen.Now));
+            var added = file.Added.Select(e => Kept(e with { Planned = SpecCheck.Check(e.Spec, kitchen.Taught).Count == 0 ? Planned.Before(e.Spec, kitchen.Taught) : null })).ToList();
+            var changed = file.Changed.Select(Kept).ToList();
+            kitchen.Learn(() =>
+            {
+                log.Keep(added, changed);
+                return true;
+            });
+        }
+
+        return Results.Ok(new ImportView(takes, [.. file.Added.Select(Told)], [.. file.Changed.Select(Told)], file.Same, bad));
+
+        static string Told(LogEntry e) => $"{e.Name}, {e.CookedAt.UtcDateTime.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture)}";
+    }
 
     private static List<Refusal> Check(LogBody body, Photos photos) =>
     [

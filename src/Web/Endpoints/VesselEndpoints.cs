@@ -10,7 +10,9 @@ public sealed record MeasureBody(string Text, string Item, bool Ounces = false);
 
 public static class VesselEndpoints
 {
-    private const int LongestName = 24, LongestText = 60, MostVessels = 40;
+    public const int LongestName = 24;
+
+    private const int LongestText = 60, MostVessels = 40;
 
     private static readonly Limit Mass = new("mass", 1, 20_000, Grams.Unit), Volume = new("mass", 3, 10_000, Millilitres.Unit);
 

@@ -11,28 +11,33 @@ public static class ItemIds
         id.Length is > 0 and <= Longest && id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') && id[0] != '-';
 
     /// <summary>An id made from a name; one without any plain letter gets a number.</summary>
-    public static string From(string name)
+    public static string From(string name) => Plain(name) is { Length: > 0 } plain ? $"own-{plain}" : $"own-{Guid.CreateVersion7():N}";
+
+    /// <summary>What a file with something of that name in it is called.</summary>
+    public static string FileName(string name) => Plain(name) is { Length: > 0 } plain ? $"ystrata-{plain}" : "ystrata-bread";
+
+    /// <summary>What of a name can stand in an id or the name of a file.</summary>
+    private static string Plain(string name)
     {
-        var id = new StringBuilder("own-");
+        var plain = new StringBuilder();
         foreach (var c in name.ToLowerInvariant().Normalize(NormalizationForm.FormD))
         {
             if (char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c))
             {
-                id.Append(c);
+                plain.Append(c);
             }
-            else if (id[^1] != '-' && (c == ' ' || c == '-'))
+            else if (plain.Length > 0 && plain[^1] != '-' && (c == ' ' || c == '-'))
             {
-                id.Append('-');
+                plain.Append('-');
             }
 
-            if (id.Length == Longest)
+            if (plain.Length == Longest - 4)
             {
                 break;
             }
         }
 
-        var made = id.ToString().TrimEnd('-');
-        return made == "own" ? $"own-{Guid.CreateVersion7():N}" : made;
+        return plain.ToString().TrimEnd('-');
     }
 
     /// <summary>The same, but one that nothing has yet.</summary>

@@ -1,7 +1,5 @@
 using System.Globalization;
-using System.Text;
 using CsvHelper;
-using CsvHelper.Configuration;
 using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
@@ -25,8 +23,6 @@ public static class LarderCsv
         "id", .. Needed, "absorption_pct", "smoke_c", "holding_g_g", "draw_pct", "squeeze_pct", "note",
         "strength", "springback", "least_rest_min", "allergens", "price", "pack_g", "lot_of", "thirst_pct",
     ];
-
-    private static readonly UTF8Encoding Strict = new(encoderShouldEmitUTF8Identifier: false, throwOnInvalidBytes: true);
 
     // What a flour of this strength does where a file does not say.
     private static FlourTraits Usual(FlourStrength strength) => strength switch
@@ -64,61 +60,30 @@ public static class LarderCsv
     /// <summary>Reads a file against the larder. Nothing is kept here.</summary>
     public static LarderFile Read(ReadOnlySpan<byte> bytes, Larder larder)
     {
-        if (Decode(bytes) is not { } text)
+        var (lines, problem) = Csv.Open(bytes, Needed);
+        using (lines)
         {
-            return Unreadable(new("file", RefusalCode.NotUtf8));
+            return lines is null ? Unreadable(problem!) : ReadLines(lines, larder);
         }
-
-        var semicolons = text.AsSpan(0, Math.Max(text.IndexOf('\n', StringComparison.Ordinal), 0)).Contains(';');
-        using var csv = new CsvReader(new StringReader(text), new CsvConfiguration(CultureInfo.InvariantCulture)
-        {
-            Delimiter = semicolons ? ";" : ",",
-            BadDataFound = null,
-            MissingFieldFound = null,
-            PrepareHeaderForMatch = h => h.Header.Trim().ToLowerInvariant(),
-        });
-        if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is null)
-        {
-            return Unreadable(new("file", RefusalCode.WrongColumns, Item: string.Join(", ", Needed)));
-        }
-
-        var missing = Needed.Except(csv.HeaderRecord.Select(h => h.Trim().ToLowerInvariant())).ToList();
-        return missing.Count > 0
-            ? Unreadable(new("file", RefusalCode.WrongColumns, Item: string.Join(", ", missing)))
-            : ReadLines(csv, semicolons, larder);
     }
 
     private static LarderFile Unreadable(Refusal problem) => new([], [], 0, [], problem);
 
-    private static string? Decode(ReadOnlySpan<byte> bytes)
-    {
-        try
-        {
-            var text = Strict.GetString(bytes).TrimStart('\ufeff');
-            return text.Contains('\0', StringComparison.Ordinal) ? null : text;
-        }
-        catch (DecoderFallbackException)
-        {
-            return null;
-        }
-    }
-
-    private static LarderFile ReadLines(CsvReader csv, bool decimalComma, Larder larder)
+    private static LarderFile ReadLines(CsvLines lines, Larder larder)
     {
         var (added, changed, same, bad) = (new List<Ingredient>(), new List<Ingredient>(), 0, new List<BadLine>());
         var ids = new HashSet<string>(StringComparer.Ordinal);
         var names = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
-        while (csv.Read())
+        while (lines.Next())
         {
-            var line = csv.Parser.RawRow;
+            var line = lines.Line;
             if (ids.Count + bad.Count >= MostLines)
             {
                 return Unreadable(new("file", RefusalCode.TooMany, line - 1, 0, MostLines));
             }
 
-            var row = new Row(csv, decimalComma);
-            var item = row.Item(larder);
-            var refusals = row.Refusals;
+            var item = ItemOf(lines, larder);
+            var refusals = lines.Refusals;
             if (refusals.Count == 0)
             {
                 refusals.AddRange(IngredientCheck.Check(item, larder));
@@ -184,110 +149,62 @@ public static class LarderCsv
         yield return Number(i.Lot?.Thirst.Value);
     }
 
-    private static string Number(double? value) => value?.ToString("0.######", CultureInfo.InvariantCulture) ?? "";
+    private static string Number(double? value) => value?.ToString("R", CultureInfo.InvariantCulture) ?? "";
 
     private static string Word<T>(T value)
         where T : struct, Enum => value.ToString().ToLowerInvariant();
 
-    /// <summary>One line; what cannot be read in it becomes a refusal.</summary>
-    private sealed class Row(CsvReader csv, bool decimalComma)
+    private static Ingredient ItemOf(CsvLines line, Larder larder)
     {
-        public List<Refusal> Refusals { get; } = [];
-
-        public Ingredient Item(Larder larder)
+        var name = line.Text("name");
+        var id = line.Text("id") is { Length: > 0 } given ? given : ItemIds.From(name);
+        if (!ItemIds.Good(id))
         {
-            var name = Text("name");
-            var id = Text("id") is { Length: > 0 } given ? given : ItemIds.From(name);
-            if (!ItemIds.Good(id))
-            {
-                Refusals.Add(new("id", RefusalCode.NotInList, Item: id));
-            }
-
-            larder.TryGet(id, out var there);
-            var kind = Choice<IngredientKind>("kind", Text("kind")) ?? IngredientKind.Addition;
-            var item = new Ingredient(
-                id,
-                name,
-                kind,
-                new(Figure("density_g_ml", needed: true) ?? 0),
-                new(Figure("water_pct", needed: true) ?? 0),
-                new(Figure("fat_pct", needed: true) ?? 0),
-                new(Figure("sugar_pct", needed: true) ?? 0),
-                new(Figure("salt_pct", needed: true) ?? 0),
-                Figure("kcal_100g", needed: true) ?? 0,
-                Figure("absorption_pct") is { } a ? new Percent(a) : null,
-                Figure("smoke_c") is { } s ? new Celsius(s) : null,
-                Figure("holding_g_g"),
-                Figure("draw_pct") is { } d ? new Percent(d) : null,
-                Figure("squeeze_pct") is { } q ? new Percent(q) : null,
-                Text("note"),
-                kind == IngredientKind.Flour ? Traits(there) : null,
-                Has("allergens") ? Allergens() : there?.Allergens ?? [],
-                Figure("price") is { } price ? new Price(new(price), new(Figure("pack_g") ?? 1000)) : null,
-                Text("lot_of") is { Length: > 0 } of ? new Lot(of, new(Figure("thirst_pct") ?? 0)) : null,
-                there?.Origin ?? Origin.Own);
-            return larder.Settled(item);
+            line.Refusals.Add(new("id", RefusalCode.NotInList, Item: id));
         }
 
-        private FlourTraits? Traits(Ingredient? there)
-        {
-            if (Text("strength") is not { Length: > 0 } word)
-            {
-                return there?.Traits;
-            }
-
-            if (Choice<FlourStrength>("strength", word) is not { } strength)
-            {
-                return null;
-            }
-
-            var usual = Usual(strength);
-            return new(strength, Figure("springback") ?? usual.Springback, Figure("least_rest_min") is { } rest ? new Minutes(rest) : usual.LeastRest);
-        }
-
-        private Allergen[] Allergens() =>
-            [.. Text("allergens").Split([' ', ','], StringSplitOptions.RemoveEmptyEntries).Select(w => Choice<Allergen>("allergens", w)).OfType<Allergen>().Distinct()];
-
-        private bool Has(string column) => csv.HeaderRecord!.Any(h => h.Trim().Equals(column, StringComparison.OrdinalIgnoreCase));
-
-        private string Text(string column)
-        {
-            var text = (Has(column) ? csv.GetField(column) : null)?.Trim() ?? "";
-            return Csv.Unmarked(text);
-        }
-
-        private double? Figure(string column, bool needed = false)
-        {
-            var text = Text(column);
-            if (text.Length == 0)
-            {
-                if (needed)
-                {
-                    Refusals.Add(new(column, RefusalCode.Missing));
-                }
-
-                return null;
-            }
-
-            if (double.TryParse(decimalComma ? text.Replace(',', '.') : text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value))
-            {
-                return value;
-            }
-
-            Refusals.Add(new(column, RefusalCode.Unreadable, Item: text));
-            return null;
-        }
-
-        private T? Choice<T>(string column, string word)
-            where T : struct, Enum
-        {
-            if (!word.All(char.IsDigit) && Enum.TryParse<T>(word, ignoreCase: true, out var value) && Enum.IsDefined(value))
-            {
-                return value;
-            }
-
-            Refusals.Add(word.Length == 0 ? new(column, RefusalCode.Missing) : new(column, RefusalCode.NotInList, Item: word));
-            return null;
-        }
+        larder.TryGet(id, out var there);
+        var kind = line.Choice<IngredientKind>("kind", line.Text("kind")) ?? IngredientKind.Addition;
+        var item = new Ingredient(
+            id,
+            name,
+            kind,
+            new(line.Figure("density_g_ml", needed: true) ?? 0),
+            new(line.Figure("water_pct", needed: true) ?? 0),
+            new(line.Figure("fat_pct", needed: true) ?? 0),
+            new(line.Figure("sugar_pct", needed: true) ?? 0),
+            new(line.Figure("salt_pct", needed: true) ?? 0),
+            line.Figure("kcal_100g", needed: true) ?? 0,
+            line.Figure("absorption_pct") is { } a ? new Percent(a) : null,
+            line.Figure("smoke_c") is { } s ? new Celsius(s) : null,
+            line.Figure("holding_g_g"),
+            line.Figure("draw_pct") is { } d ? new Percent(d) : null,
+            line.Figure("squeeze_pct") is { } q ? new Percent(q) : null,
+            line.Text("note"),
+            kind == IngredientKind.Flour ? Traits(line, there) : null,
+            line.Has("allergens") ? Allergens(line) : there?.Allergens ?? [],
+            line.Figure("price") is { } price ? new Price(new(price), new(line.Figure("pack_g") ?? 1000)) : null,
+            line.Text("lot_of") is { Length: > 0 } of ? new Lot(of, new(line.Figure("thirst_pct") ?? 0)) : null,
+            there?.Origin ?? Origin.Own);
+        return larder.Settled(item);
     }
+
+    private static FlourTraits? Traits(CsvLines line, Ingredient? there)
+    {
+        if (line.Text("strength") is not { Length: > 0 } word)
+        {
+            return there?.Traits;
+        }
+
+        if (line.Choice<FlourStrength>("strength", word) is not { } strength)
+        {
+            return null;
+        }
+
+        var usual = Usual(strength);
+        return new(strength, line.Figure("springback") ?? usual.Springback, line.Figure("least_rest_min") is { } rest ? new Minutes(rest) : usual.LeastRest);
+    }
+
+    private static Allergen[] Allergens(CsvLines line) =>
+        [.. line.Text("allergens").Split([' ', ','], StringSplitOptions.RemoveEmptyEntries).Select(w => line.Choice<Allergen>("allergens", w)).OfType<Allergen>().Distinct()];
 }

@@ -1,3 +1,4 @@
+using System.Buffers.Binary;
 using SkiaSharp;
 
 namespace Ystrata.Web.Files;
@@ -30,6 +31,21 @@ public static class PhotoFile
 
         using var dots = SKBitmap.Decode(codec, new SKImageInfo(info.Width, info.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
         return dots is null ? null : (Drawn(dots, codec.EncodedOrigin, LongestSide), Drawn(dots, codec.EncodedOrigin, SmallSide));
+    }
+
+    /// <summary>A photo that was made anew before: a WebP of one picture, no larger than needed, and nothing beside it.</summary>
+    /// <returns>The small one; nothing when it is anything else.</returns>
+    public static byte[]? SmallOf(byte[] ours)
+    {
+        // RIFF, its length, WEBP, then one chunk that fills the file: there is no room for anything else.
+        if (ours.Length is < 20 or > MostBytes || !LooksRight(ours) || BinaryPrimitives.ReadUInt32LittleEndian(ours.AsSpan(4)) != ours.Length - 8
+            || !(ours.AsSpan(12, 4).SequenceEqual("VP8 "u8) || ours.AsSpan(12, 4).SequenceEqual("VP8L"u8))
+            || BinaryPrimitives.ReadUInt32LittleEndian(ours.AsSpan(16)) is var chunk && chunk + (chunk & 1) != ours.Length - 20)
+        {
+            return null;
+        }
+
+        return Anew(ours)?.Small;
     }
 
     // What stands at the beginning has to say the same as what decodes it: a file that is two things at once is neither.

@@ -15,6 +15,7 @@
   const Larder = wrap({ asyncComponent: () => import("./places/Larder.svelte") });
   const Stove = wrap({ asyncComponent: () => import("./places/Stove.svelte") });
   const Timetable = wrap({ asyncComponent: () => import("./places/Timetable.svelte") });
+  const Labels = wrap({ asyncComponent: () => import("./places/Labels.svelte") });
   const Card = wrap({ asyncComponent: () => import("./places/Card.svelte") });
   // A batch gets its address when it is first kept: the same route, so that the bench stays as it is.
   const routes = {
@@ -25,6 +26,7 @@
     "/log/:id?": Log,
     "/larder/:tab?": Larder,
     "/card": Card,
+    "/labels": Labels,
     "/stove/:id?": Stove,
     "/timetable": Timetable,
     "*": Shelf,

@@ -623,6 +623,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/balls.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tray: what each ball should weigh and what it does. */
+        get: operations["exportBalls"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/restore": {
         parameters: {
             query?: never;
@@ -717,6 +734,23 @@ export interface paths {
         get: operations["exportLog"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a log file and says what it would change; with take it is kept, all of it or nothing. */
+        post: operations["importLog"];
         delete?: never;
         options?: never;
         head?: never;
@@ -907,6 +941,158 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/kitchen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything this kitchen has, as one JSON document. */
+        get: operations["exportKitchen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/breads/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One bread and what it needs of the larder, as such a document. */
+        get: operations["exportBread"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads such a document and says what it would change; one line of JSON a step. Nothing is kept yet. */
+        post: operations["readKitchenFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in what was read, whole or not at all; how it is now is backed up first. */
+        post: operations["takeKitchenFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/balls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Weighed balls from a file, in the order of their numbers; keeps nothing. */
+        post: operations["readBalls"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["leaveKitchenFile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/recipes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A bread as schema.org Recipe, but for the steps in words. */
+        get: operations["exportRecipe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A recipe as a bread, with what could not be understood; keeps nothing. */
+        post: operations["readRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/packets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What stands on the packets of a batch: pieces, weight, use by, how it is cooked from there, allergens. */
+        post: operations["packets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/learned": {
         parameters: {
             query?: never;
@@ -1028,6 +1214,11 @@ export interface components {
             into?: components["schemas"]["DivideInto"];
             cutting?: null | components["schemas"]["CuttingSpec"];
         };
+        BallsView: {
+            /** @description Nothing may be laid on the tray while Bad is not empty. */
+            weighed: number[];
+            bad: components["schemas"]["BadLine"][];
+        };
         BatchBody: {
             /** Format: uuid */
             breadId: null | string;
@@ -1052,6 +1243,8 @@ export interface components {
             pan: components["schemas"]["PanSheet"];
             section: components["schemas"]["Section"];
             cost: components["schemas"]["CostSheet"];
+            /** @description What is used up beside the dough. */
+            used: components["schemas"]["Spent"][];
             /** @description In anything that goes in or on it. */
             allergens: components["schemas"]["Allergen"][];
             /** @description Spoons for the masses of the spec, by their field. */
@@ -1584,6 +1777,22 @@ export interface components {
          * @enum {unknown}
          */
         FigureName: "pieces" | "lost" | "flour" | "liquid" | "doughFat" | "salt" | "hydration" | "ballMass" | "doughRest" | "lastRest" | "leaves" | "thickness" | "fillingShare" | "pan" | "firstSide" | "secondSide" | "lastSide" | "yield" | "handTime" | "soft" | "leavesJudged" | "colour" | "taste" | "fillingJudged" | "wall";
+        /** @description How far the reading of a file is; the last line says how it ended. */
+        FileStep: {
+            /**
+             * Format: int64
+             * @description Bytes read, and Of all there are.
+             */
+            taken: number;
+            /** Format: int64 */
+            of: number;
+            /** Format: int32 */
+            records: number;
+            staged?: null | components["schemas"]["StagedView"];
+            /** @description At the end, when it cannot: the lines and their reasons. */
+            bad?: null | components["schemas"]["BadLine"][];
+            problem?: null | components["schemas"]["Refusal"];
+        };
         /** @description Filling against pieces. */
         FillingBalance: {
             /** @description All of it. */
@@ -2486,6 +2695,11 @@ export interface components {
             most: number;
             unit: string;
         };
+        /**
+         * @description What keeps a line of a recipe from being understood.
+         * @enum {unknown}
+         */
+        LineTrouble: "none" | "noAmount" | "twoWays" | "noIngredient" | "several" | "kindOnly" | "noPlace" | "leftOut";
         /** @description A liquid, puree, paste or liquor in the dough. */
         LiquidSpec: {
             id: string;
@@ -2716,6 +2930,57 @@ export interface components {
         };
         /** @enum {unknown} */
         Outline: "round" | "halfMoon" | "wedge" | "block" | "rope" | "coil" | "cone" | "upright";
+        PacketBody: {
+            spec: components["schemas"]["BatchSpec"];
+            packet: components["schemas"]["PacketSpec"];
+        };
+        /** @description Packets that are alike. */
+        PacketLot: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            pieces: number;
+            /** @description What is in each, as it is put away. */
+            mass: components["schemas"]["Grams"];
+        };
+        /** @description What stands on the packets of a batch. */
+        PacketSheet: {
+            lots: components["schemas"]["PacketLot"][];
+            /**
+             * Format: int32
+             * @description They keep for; local codes may say less.
+             */
+            days: number;
+            /** Format: date */
+            useBy: string;
+            /** @description With a leaven in it, which goes on working in the cold. */
+            leavened: boolean;
+            heat: null | components["schemas"]["Celsius"];
+            turns: number[];
+            warms: null | components["schemas"]["Minutes"];
+            /** @description Everything in it, what there is most of first. */
+            ingredients: string[];
+            allergens: components["schemas"]["Allergen"][];
+        };
+        /** @description What is to be packed. */
+        PacketSpec: {
+            state: components["schemas"]["PacketState"];
+            /**
+             * Format: int32
+             * @description Pieces in a packet.
+             */
+            each: number;
+            /**
+             * Format: date
+             * @description The day it was made.
+             */
+            made: string;
+        };
+        /**
+         * @description How pieces are put away.
+         * @enum {unknown}
+         */
+        PacketState: "rawChilled" | "rawFrozen" | "cookedChilled" | "cookedFrozen";
         /** @enum {unknown} */
         PanFailure: "neverCooks" | "chars" | "neverColours";
         /** @enum {unknown} */
@@ -3232,6 +3497,38 @@ export interface components {
             least: components["schemas"]["Percent"];
             most: components["schemas"]["Percent"];
         };
+        RecipeBody: {
+            /** @description JSON-LD, or a web page with it. */
+            file: string;
+            /** @description What the cook has said of lines that were not understood. */
+            settled?: null | components["schemas"]["SettledLine"][];
+        };
+        /** @description One line of the ingredients, as far as it was understood. */
+        RecipeLine: {
+            text: string;
+            item: null | string;
+            mass: null | components["schemas"]["Grams"];
+            trouble: components["schemas"]["LineTrouble"];
+            /** @description Larder ids it may mean, the likeliest first. */
+            could: string[];
+        };
+        /** @description A recipe as a bread: what it says, and what is left to settle. */
+        RecipeRead: {
+            name: string;
+            about: string;
+            tags: string[];
+            spec: null | components["schemas"]["BatchSpec"];
+            lines: components["schemas"]["RecipeLine"][];
+            steps: components["schemas"]["RecipeStep"][];
+            /** @description Why it cannot be worked as it is. */
+            refusals: components["schemas"]["Refusal"][];
+        };
+        RecipeStep: {
+            text: string;
+            /** @description What of it is in the bread; nothing where it is only words. */
+            told: components["schemas"]["StepTold"];
+            figure?: null | components["schemas"]["Quantity"];
+        };
         /** @description Why a figure is not taken: the field, what was given and what is allowed. The words are the interface's. */
         Refusal: {
             /** @description Path in the spec, such as `fold.steps[2].mass`. */
@@ -3251,7 +3548,7 @@ export interface components {
             item?: null | string;
         };
         /** @enum {unknown} */
-        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "notAPhoto" | "foreignFile" | "newerFile" | "brokenFile" | "unreadable";
+        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "notAPhoto" | "foreignFile" | "newerFile" | "brokenFile" | "noRecipe" | "unreadable";
         /** @description A rest with its bounds. */
         RestBounds: {
             /** @description What the plan keeps to at least. */
@@ -3553,6 +3850,17 @@ export interface components {
             sent: string;
             sheet: components["schemas"]["StoveSheet"];
         };
+        /** @description How the cook settles a line. */
+        SettledLine: {
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            line: number;
+            item?: null | string;
+            /** @description g */
+            mass?: number;
+        };
         SheetSpec: {
             /** @description The first sheet, as a round of this diameter; the longer side of a rectangle. */
             diameter: components["schemas"]["Millimetres"];
@@ -3566,6 +3874,12 @@ export interface components {
             dustMass: components["schemas"]["Grams"];
             /** @description mm */
             width?: number;
+        };
+        /** @description Something used up outside the dough, for the whole batch. */
+        Spent: {
+            id: string;
+            mass: components["schemas"]["Grams"];
+            part: components["schemas"]["CostPart"];
         };
         /** @description cm² */
         SquareCentimetres: number;
@@ -3603,6 +3917,34 @@ export interface components {
             bread: number;
             stage: components["schemas"]["Stage"];
             at: components["schemas"]["Seconds"];
+        };
+        /** @description How one part of the kitchen would change. */
+        StagedCount: {
+            /** @description bread, batch, log, service, larder, measures, photo, learned or practice. */
+            part: string;
+            /** Format: int32 */
+            added: number;
+            /**
+             * Format: int32
+             * @description Here already, and not the same.
+             */
+            changed: number;
+            /** Format: int32 */
+            same: number;
+        };
+        /** @description What taking in would do. */
+        StagedPreview: {
+            parts: components["schemas"]["StagedCount"][];
+            /** @description Names of breads that are not here. */
+            added: string[];
+            /** @description Names of breads that are here and not the same. */
+            changed: string[];
+        };
+        /** @description A file that was read and can be taken in. */
+        StagedView: {
+            /** Format: uuid */
+            id: string;
+            preview: components["schemas"]["StagedPreview"];
         };
         /** @description Something done to the stand-in. One of them at a time. */
         StandInBody: {
@@ -3705,6 +4047,11 @@ export interface components {
             /** @description The piece cut through where it is fullest. */
             section: components["schemas"]["Section"];
         };
+        /**
+         * @description What a step told.
+         * @enum {unknown}
+         */
+        StepTold: "nothing" | "rest" | "across" | "heat";
         /** @description What a squeezed or drained part of a filling really gave. */
         StepYield: {
             /** @description The larder id; of the joined filling, the part there is most of. */
@@ -6070,6 +6417,44 @@ export interface operations {
             };
         };
     };
+    exportBalls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     restoreBatch: {
         parameters: {
             query?: never;
@@ -6327,6 +6712,50 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importLog: {
+        parameters: {
+            query?: {
+                take?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
             };
             /** @description Bad Request */
             400: {
@@ -6848,6 +7277,366 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RestoredView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportBread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readKitchenFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["FileStep"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeKitchenFile: {
+        parameters: {
+            query?: {
+                replace?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoredView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readBalls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BallsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    leaveKitchenFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeRead"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    packets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PacketBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PacketSheet"];
                 };
             };
             /** @description Bad Request */

@@ -1,7 +1,8 @@
 <script lang="ts" generics="T extends string">
-  import { RadioGroup } from "bits-ui";
   import { batch } from "../batch.svelte";
+  import Segments from "./Segments.svelte";
 
+  /** One of a few that changes the batch. */
   interface Props {
     label: string;
     value: T;
@@ -11,25 +12,6 @@
     onchange: (value: T) => void;
   }
   let { label, value, options, wrap = false, onchange }: Props = $props();
-  const id = $props.id();
 </script>
 
-<div class="min-w-0">
-  <span {id} class="mb-1 block leading-tight">{label}</span>
-  <RadioGroup.Root
-    {value}
-    orientation="horizontal"
-    aria-labelledby={id}
-    class="{wrap ? 'flex flex-wrap' : 'flex'} rounded-xl border-2 border-rim-soft bg-white p-0.5"
-    onValueChange={(v) => batch.change(() => onchange(v as T))}
-  >
-    {#each options as option (option.value)}
-      <RadioGroup.Item
-        value={option.value}
-        class="min-h-11 flex-1 rounded-[9px] px-2 text-[14px] leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
-      >
-        {option.label}
-      </RadioGroup.Item>
-    {/each}
-  </RadioGroup.Root>
-</div>
+<Segments {label} {value} {options} {wrap} onchange={(v) => batch.change(() => onchange(v))} />

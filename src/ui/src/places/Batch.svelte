@@ -134,7 +134,7 @@
 
       <div class="flex min-h-0 flex-1 flex-col lg:flex-row">
         <!-- The hours beside the strata; each stratum says its own to whoever cannot see them. -->
-        <ol class="hours max-lg:hidden" aria-hidden="true">
+        <ol class="hours flex max-lg:hidden" aria-hidden="true">
           {#each stages as stage (stage)}<li class="hour" data-open={stage === batch.open ? "" : undefined}>{hourFor(stage)}</li>{/each}
         </ol>
         <Tabs.List class="strata" aria-label={m.the_column()}>
@@ -231,7 +231,6 @@
 
 <style>
   .hours {
-    display: flex;
     flex: 0 0 42px;
     flex-direction: column;
     padding: 2.5px 0;

@@ -2,6 +2,7 @@
   import { push } from "svelte-spa-router";
   import { api } from "../api/client";
   import type { LogView } from "../api/types";
+  import ImportCsv from "../files/ImportCsv.svelte";
   import { m } from "../paraglide/messages";
   import { toaster } from "../toast.svelte";
   import { day } from "../words/format";
@@ -52,6 +53,12 @@
     toaster.say(m.log_kept({ name: entry.batchName }));
   }
 
+  async function taken(count: number) {
+    line = null;
+    await Promise.all([list.fetch(), show(open)]);
+    toaster.say(m.log_import_taken({ count }));
+  }
+
   async function remove(entry: LogView) {
     const path = { path: { id: entry.id } };
     await api.DELETE("/api/log/{id}", { params: path });
@@ -82,6 +89,7 @@
     {#if view === "entries" || view === "table"}
       <Filters {list} />
       <a class="button plain" href="/api/log/export" download>{m.log_csv()}</a>
+      <ImportCsv path="/api/log/import" title={m.log_import_title()} plain ontaken={taken} />
     {/if}
   </div>
   {#if view === "table"}<Table {list} />

@@ -2,6 +2,8 @@
   import { DropdownMenu } from "bits-ui";
   import Copy from "@lucide/svelte/icons/copy";
   import Ellipsis from "@lucide/svelte/icons/ellipsis";
+  import FileDown from "@lucide/svelte/icons/file-down";
+  import FileText from "@lucide/svelte/icons/file-text";
   import Pencil from "@lucide/svelte/icons/pencil";
   import Scale from "@lucide/svelte/icons/scale";
   import Trash2 from "@lucide/svelte/icons/trash-2";
@@ -15,8 +17,11 @@
   import Section from "../section/Section.svelte";
   import { toaster } from "../toast.svelte";
   import { amount, clock, day } from "../words/format";
+  import { fetchFile } from "../files/files";
   import EditBread from "./shelf/EditBread.svelte";
+  import FromFile from "./shelf/FromFile.svelte";
   import NewBread from "./shelf/NewBread.svelte";
+  import { saveRecipe } from "./shelf/recipe";
   import ScaleBread from "./shelf/ScaleBread.svelte";
 
   let breads = $state.raw<BreadView[]>([]);
@@ -60,6 +65,10 @@
     await push("/batch");
   }
 
+  async function recipe(bread: BreadView) {
+    if (!(await saveRecipe(bread))) toaster.say(m.recipe_not_saved());
+  }
+
   async function duplicate(bread: BreadView) {
     const { name, about, tags, spec } = bread;
     const { data } = await api.POST("/api/breads", { body: { name: m.copy_of({ name }).slice(0, 80), about, tags, spec } });
@@ -89,6 +98,7 @@
     <div class="mb-2 flex flex-wrap items-center gap-3">
       <h1 id="shelf" class="me-auto text-title leading-none font-bold tracking-tight">{m.shelf_title()}</h1>
       <input class="field w-44" type="search" placeholder={m.find_bread()} aria-label={m.find_bread()} bind:value={find} data-find />
+      <FromFile ontaken={fetchAll} />
       <NewBread onpick={(school) => void cook({ id: null, name: m.new_bread_name(), spec: school.spec })} />
     </div>
     {#if tags.length}
@@ -126,7 +136,7 @@
               >
               <DropdownMenu.Portal to="main">
                 <DropdownMenu.Content class="tray z-50 w-64 !rounded-xl p-1 shadow-lg" align="end">
-                  {#each [{ icon: Scale, label: m.scale_open(), go: () => (scaling = bread) }, { icon: Pencil, label: m.edit_bread(), go: () => (editing = bread) }, { icon: Copy, label: m.duplicate(), go: () => void duplicate(bread) }, { icon: Trash2, label: m.delete_item(), go: () => void remove("/api/breads/{id}", bread.id, bread.name) }] as { icon: Icon, label, go } (label)}
+                  {#each [{ icon: Scale, label: m.scale_open(), go: () => (scaling = bread) }, { icon: Pencil, label: m.edit_bread(), go: () => (editing = bread) }, { icon: Copy, label: m.duplicate(), go: () => void duplicate(bread) }, { icon: FileDown, label: m.save_bread(), go: () => fetchFile(`/api/files/breads/${bread.id}`) }, { icon: FileText, label: m.save_recipe(), go: () => void recipe(bread) }, { icon: Trash2, label: m.delete_item(), go: () => void remove("/api/breads/{id}", bread.id, bread.name) }] as { icon: Icon, label, go } (label)}
                     <DropdownMenu.Item
                       class="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-[highlighted]:bg-steel"
                       onSelect={go}><Icon size={18} aria-hidden="true" />{label}</DropdownMenu.Item

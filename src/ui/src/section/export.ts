@@ -1,3 +1,4 @@
+import { save } from "../files/files";
 import type { Section } from "../api/types";
 import { draw } from "./geometry";
 
@@ -28,14 +29,6 @@ export function sectionSvg(section: Section, caption: (taller: number) => string
     `<title>${words}</title><rect width="100%" height="100%" fill="#fff"/>${body}` +
     `<text x="12" y="${HIGH + 27}" font-family="sans-serif" font-size="19" fill="#2b2320">${words}</text></svg>`
   );
-}
-
-function save(blob: Blob, name: string): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }
 
 export const saveSvg = (svg: string, name: string): void => save(new Blob([svg], { type: "image/svg+xml" }), `${name}.svg`);

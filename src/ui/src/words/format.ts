@@ -84,6 +84,16 @@ export function day(iso: string): string {
   return new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short" }).format(new Date(iso));
 }
 
+/** A day of the calendar, with its year. */
+export function dateOf(date: string): string {
+  const at = new Date(`${date}T12:00`);
+  if (Number.isNaN(at.getTime())) return date;
+  return new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" }).format(at);
+}
+
+/** A day as the browser's own field takes it. */
+export const toDay = (date: Date): string => toLocal(date.toISOString()).slice(0, 10);
+
 export function clock(iso: string): string {
   return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(new Date(iso));
 }

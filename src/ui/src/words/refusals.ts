@@ -93,7 +93,9 @@ export function say(r: Refusal): string {
     case "newerFile":
       return m.file_newer();
     case "brokenFile":
-      return m.file_broken();
+      return r.given == null ? m.file_broken() : m.file_broken_at({ line: r.given });
+    case "noRecipe":
+      return m.file_no_recipe();
     case "notAPhoto":
       return m.photo_bad();
     case "tooLong":

@@ -3,10 +3,12 @@
   import Download from "@lucide/svelte/icons/download";
   import { larder } from "../../api/larder.svelte";
   import type { Ingredient, IngredientKind } from "../../api/types";
+  import { batch } from "../../batch.svelte";
   import { m } from "../../paraglide/messages";
+  import { toaster } from "../../toast.svelte";
   import { amount } from "../../words/format";
   import { kindName } from "../../words/names";
-  import ImportFile from "./ImportFile.svelte";
+  import ImportCsv from "../../files/ImportCsv.svelte";
   import Item from "./Item.svelte";
 
   // Only the lines in sight are drawn, so that five thousand scroll like fifty.
@@ -65,6 +67,12 @@
   function addSack() {
     const flour = open && open.kind === "flour" && !open.lot ? open : all.find(({ item }) => item.kind === "flour" && !item.lot)?.item;
     if (flour) adding = { ...flour, id: "", name: "", note: "", price: flour.price, lot: { of: flour.id, thirst: 0 }, origin: "own" };
+  }
+
+  async function taken(count: number) {
+    await larder.fetch();
+    batch.again();
+    toaster.say(m.import_taken({ count }));
   }
 
   const small = (i: Ingredient) =>
@@ -134,7 +142,7 @@
       <button class="button !px-3" onclick={add}><Plus size={18} aria-hidden="true" />{m.add_item()}</button>
       <button class="button !px-3" onclick={addSack}><Plus size={18} aria-hidden="true" />{m.add_sack()}</button>
       <span class="flex-1"></span>
-      <ImportFile />
+      <ImportCsv path="/api/larder/import" title={m.import_title()} ontaken={taken} />
       <a class="button !px-3" href="/api/larder/export" download><Download size={18} aria-hidden="true" />{m.export_csv()}</a>
     </div>
   </section>

@@ -1,11 +1,14 @@
 <script lang="ts">
   import Download from "@lucide/svelte/icons/download";
+  import FileDown from "@lucide/svelte/icons/file-down";
+  import FileUp from "@lucide/svelte/icons/file-up";
   import History from "@lucide/svelte/icons/history";
   import Undo2 from "@lucide/svelte/icons/undo-2";
   import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { BackupFile, KeepingView, Refusal, Trashed } from "../../api/types";
+  import TakeFile from "../../files/TakeFile.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
   import { clock, day, number } from "../../words/format";
@@ -17,6 +20,7 @@
   let looked = $state.raw<BackupFile | null>(null);
   let refusal = $state.raw<Refusal | null>(null);
   let busy = $state(false);
+  let file = $state.raw<File | null>(null);
   const kinds: Record<string, () => string> = { bread: m.trash_kind_bread, batch: m.trash_kind_batch, log: m.trash_kind_log };
   const DAY_MS = 86_400_000;
 
@@ -56,6 +60,11 @@
         unit: "",
       };
     await fetchAll();
+  }
+
+  function choose(event: Event & { currentTarget: HTMLInputElement }) {
+    file = event.currentTarget.files?.[0] ?? null;
+    event.currentTarget.value = "";
   }
 
   async function takeBack({ kind, id, name }: Trashed) {
@@ -108,28 +117,46 @@
         {:else}<li class="py-2 text-mute">{m.backups_none()}</li>{/each}
       </ul>
     </section>
-    <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="trash-head">
-      <h2 id="trash-head" class="text-[19px] font-bold">{m.trash_head()}</h2>
-      <p class="mb-2 text-mute">{m.trash_how({ days: keeping.trashDays })}</p>
-      <ul data-testid="trash">
-        {#each keeping.trash as thing (thing.kind + thing.id)}
-          <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
-            <span class="min-w-0 flex-1"
-              ><b>{thing.name}</b>
-              <span class="text-[14px] text-mute"
-                >{kinds[thing.kind]?.()}, {day(thing.deletedAt)}, {m.trash_left({ days: left(thing) })}</span
-              ></span
-            >
-            <button class="button" onclick={() => void takeBack(thing)} aria-label="{m.trash_back()}: {thing.name}"
-              ><Undo2 size={17} aria-hidden="true" />{m.trash_back()}</button
-            >
-          </li>
-        {:else}<li class="py-2 text-mute">{m.trash_none()}</li>{/each}
-      </ul>
-    </section>
+    <div class="grid content-start gap-5">
+      <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="file-head">
+        <h2 id="file-head" class="text-[19px] font-bold">{m.file_head()}</h2>
+        <p class="mb-2 text-mute">{m.file_how()}</p>
+        <div class="flex flex-wrap gap-2">
+          <a class="button strong" href="/api/files/kitchen" download><FileDown size={18} aria-hidden="true" />{m.file_save()}</a>
+          <label class="button focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-rim"
+            ><FileUp size={18} aria-hidden="true" />{m.file_open()}<input
+              class="sr-only"
+              type="file"
+              accept=".json,application/json"
+              onchange={choose}
+            /></label
+          >
+        </div>
+      </section>
+      <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="trash-head">
+        <h2 id="trash-head" class="text-[19px] font-bold">{m.trash_head()}</h2>
+        <p class="mb-2 text-mute">{m.trash_how({ days: keeping.trashDays })}</p>
+        <ul data-testid="trash">
+          {#each keeping.trash as thing (thing.kind + thing.id)}
+            <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
+              <span class="min-w-0 flex-1"
+                ><b>{thing.name}</b>
+                <span class="text-[14px] text-mute"
+                  >{kinds[thing.kind]?.()}, {day(thing.deletedAt)}, {m.trash_left({ days: left(thing) })}</span
+                ></span
+              >
+              <button class="button" onclick={() => void takeBack(thing)} aria-label="{m.trash_back()}: {thing.name}"
+                ><Undo2 size={17} aria-hidden="true" />{m.trash_back()}</button
+              >
+            </li>
+          {:else}<li class="py-2 text-mute">{m.trash_none()}</li>{/each}
+        </ul>
+      </section>
+    </div>
   </div>
 {/if}
 
+{#if file}{#key file}<TakeFile {file} onclose={() => (file = null)} ontaken={fetchAll} />{/key}{/if}
 {#if looked}
   <RestoreDialog file={looked} onclose={() => (looked = null)} onrestored={restored} />
 {/if}

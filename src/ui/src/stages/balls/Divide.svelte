@@ -1,9 +1,11 @@
 <script lang="ts">
-  import { api } from "../../api/client";
+  import { api, refusalsOf } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import { listen } from "../../api/scale.svelte";
-  import type { ScaleState } from "../../api/types";
+  import type { BadLine, Refusal, ScaleState } from "../../api/types";
   import { batch } from "../../batch.svelte";
+  import BadLines from "../../files/BadLines.svelte";
+  import { fetchFile } from "../../files/files";
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import FigureField from "../../parts/FigureField.svelte";
@@ -18,6 +20,8 @@
   let typed = $state<number | null | undefined>(null);
   // A fresh field for the next weight, there before the answer to this one: what is typed meanwhile stays.
   let added = $state(0);
+  let problem = $state("");
+  let bad = $state.raw<BadLine[]>([]);
   let view = $state<{ standIn: boolean; tares: boolean }>({ standIn: false, tares: false });
   void api.GET("/api/scale").then(({ data }) => (view = data ?? view));
 
@@ -47,6 +51,29 @@
     const before = [...weighed()];
     lay([]);
     toaster.say(m.tray_cleared(), () => lay(before));
+  }
+
+  async function saveTray() {
+    if (await batch.keep()) fetchFile(`/api/batches/${batch.id}/balls.csv`);
+    else toaster.say(m.log_needs_keeping());
+  }
+
+  /** Weights another scale wrote down: they take the place of what lies on the tray. */
+  async function readTray(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
+    const answer = await fetch("/api/files/balls", { method: "POST", headers: { "content-type": "text/csv" }, body: file }).catch(
+      () => null,
+    );
+    const read = (await answer?.json().catch(() => null)) as { weighed?: number[]; bad?: BadLine[]; refusals?: Refusal[] } | null;
+    input.value = "";
+    bad = read?.bad ?? [];
+    problem = answer?.ok && read ? (bad.length ? m.file_none_taken() : "") : answer ? refusalsOf(read).map(say).join(" ") : m.no_answer();
+    if (problem || !read?.weighed) return;
+    const before = [...weighed()];
+    lay(read.weighed);
+    toaster.say(m.tray_was_read({ count: read.weighed.length }), () => lay(before));
   }
 
   // The tray is as wide as it is; balls keep one scale among themselves.
@@ -150,10 +177,17 @@
     />
   </div>
 </div>
+{#if problem}<p class="refusal mt-1" role="alert">{problem}</p>{/if}
+{#if bad.length}<BadLines {bad} />{/if}
 {#each batch.refusals.filter((r) => r.field.startsWith("balls.weighed")) as r (r.field)}<p class="refusal mt-1">{say(r)}</p>{/each}
 <div class="mt-1 flex flex-wrap gap-2">
   <button class="button plain" disabled={weighed().length === 0} onclick={() => lay(weighed().slice(0, -1))}>{m.weigh_undo()}</button>
   <button class="button plain" disabled={weighed().length === 0} onclick={clear}>{m.weigh_clear()}</button>
+  <span class="flex-1"></span>
+  <button class="button plain" onclick={() => void saveTray()}>{m.tray_save()}</button>
+  <label class="button plain focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-rim"
+    >{m.tray_read()}<input class="sr-only" type="file" accept=".csv,text/csv" onchange={readTray} /></label
+  >
 </div>
 
 {#if view.standIn}

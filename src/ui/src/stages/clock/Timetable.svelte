@@ -6,6 +6,7 @@
   import { api } from "../../api/client";
   import type { ClockBy, ClockSpec, PieceLife } from "../../api/types";
   import { batch } from "../../batch.svelte";
+  import { fetchFile } from "../../files/files";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Figure from "../../parts/Figure.svelte";
@@ -56,11 +57,7 @@
   }
   async function calendar(alarms: boolean) {
     const id = await kept();
-    if (!id) return;
-    const link = document.createElement("a");
-    link.href = `/api/batches/${id}/timetable.ics?alarms=${alarms}`;
-    link.download = "";
-    link.click();
+    if (id) fetchFile(`/api/batches/${id}/timetable.ics?alarms=${alarms}`);
   }
 </script>
 

@@ -1,0 +1,186 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+
+namespace Ystrata.Core;
+
+/// <summary>Makes a bread of a recipe in words: amounts become shares of the flour, and whatever the words do not say stays as a plain round has it.</summary>
+public static partial class RecipeReader
+{
+    public const int MostLines = 60, MostSteps = 60;
+
+    // A vegetable or something sweet of more than this share of the flour is no addition to the dough but what it is filled with (empirical).
+    private const double FillingFrom = 0.25;
+
+    // As much as most walls hold, percent of the dough: a filling that is still wet weighs more than it will (empirical).
+    private const double LeastFilling = 5, MostFilling = 100;
+
+    // What pieces weigh where nothing says how many there are, g.
+    private const double UsualPiece = 80;
+
+    /// <param name="settled">What the cook has said of lines that were not understood.</param>
+    public static RecipeRead Read(RecipeText recipe, Larder larder, IReadOnlyList<SettledLine> settled)
+    {
+        var reader = new LineReader(larder);
+        var lines = recipe.Ingredients.Take(MostLines).Select((text, i) => Settle(reader.Read(text), settled.LastOrDefault(s => s.Line == i), reader, larder)).ToList();
+        var steps = StepReader.Read(recipe.Steps.Take(MostSteps));
+        var flour = lines.Where(l => l.Trouble == LineTrouble.None && larder[l.Item!].Kind == IngredientKind.Flour && !Beside().IsMatch(l.Text)).Sum(l => l.Mass!.Value.Value);
+        if (flour <= 0)
+        {
+            return new(recipe.Name, recipe.About, recipe.Tags, null, lines, steps, [new("dough.flours", RefusalCode.Missing)]);
+        }
+
+        var spec = Laid(lines, flour, recipe, larder);
+        spec = steps.Aggregate(spec, Told);
+        var refusals = SpecCheck.Check(spec, larder);
+        return new(recipe.Name, recipe.About, recipe.Tags, spec, lines, steps, refusals);
+    }
+
+    private static RecipeLine Settle(RecipeLine line, SettledLine? settled, LineReader reader, Larder larder)
+    {
+        if (settled is null)
+        {
+            return line;
+        }
+
+        if (settled.Item is null)
+        {
+            return line with { Item = null, Mass = null, Trouble = LineTrouble.LeftOut };
+        }
+
+        if (!larder.TryGet(settled.Item, out var item))
+        {
+            return line with { Item = null, Trouble = LineTrouble.NoIngredient };
+        }
+
+        var mass = settled.Mass is { Value: > 0 and <= AmountReader.MostGrams } given ? given : reader.MassOf(line.Text, item!);
+        return line with { Item = item!.Id, Mass = mass, Trouble = mass is null ? LineTrouble.NoAmount : LineTrouble.None };
+    }
+
+    // Lays every line where its kind has a place, and says of a line when it has none.
+    private static BatchSpec Laid(List<RecipeLine> lines, double flour, RecipeText recipe, Larder larder)
+    {
+        var (flours, liquids, additions, parts) = (new List<FlourShare>(), new List<LiquidSpec>(), new List<AdditionSpec>(), new List<FillingPart>());
+        (string Id, double Mass)? fat = null, salt = null;
+        string? panFat = null;
+        var (whole, carried) = (0.0, 0.0);
+        for (var i = 0; i < lines.Count; i++)
+        {
+            if (lines[i] is not { Trouble: LineTrouble.None, Item: { } id, Mass: { } mass })
+            {
+                // Fat without an amount is what the pan is greased with.
+                if (lines[i] is { Trouble: LineTrouble.NoAmount, Item: { } unweighed } && larder[unweighed].Kind == IngredientKind.Fat)
+                {
+                    panFat ??= unweighed;
+                    lines[i] = lines[i] with { Trouble = LineTrouble.KindOnly };
+                }
+
+                continue;
+            }
+
+            var share = Percent.FromFraction(mass.Value / flour);
+            var filled = parts.Count;
+            var (trouble, inside) = (LineTrouble.None, InFilling().IsMatch(lines[i].Text));
+            switch (larder[id].Kind)
+            {
+                case IngredientKind.Mash or IngredientKind.Dairy or IngredientKind.Meat:
+                case IngredientKind.Vegetable or IngredientKind.Sweet when share.Fraction > FillingFrom:
+                case IngredientKind.Vegetable or IngredientKind.Sweet or IngredientKind.Addition or IngredientKind.Binder when inside:
+                    parts.Add(new(id, mass, default, []));
+                    break;
+                case not IngredientKind.Fat when inside:
+                    // Salt and spice of a filling are steps of its own.
+                    trouble = LineTrouble.NoPlace;
+                    break;
+                case IngredientKind.Flour or IngredientKind.Fat or IngredientKind.Separator when Beside().IsMatch(lines[i].Text):
+                case IngredientKind.Fat when fat is not null || inside:
+                    panFat ??= larder[id].Kind == IngredientKind.Fat ? id : null;
+                    trouble = LineTrouble.KindOnly;
+                    break;
+                case IngredientKind.Flour when flours.FindIndex(f => f.Id == id) is >= 0 and var at:
+                    flours[at] = flours[at] with { Parts = Rounded(flours[at].Parts + share.Value) };
+                    break;
+                case IngredientKind.Flour when flours.Count < SpecCheck.MostFlours:
+                    flours.Add(new(id, Rounded(share.Value)));
+                    break;
+                case IngredientKind.Fat:
+                    fat = (id, mass.Value);
+                    break;
+                case IngredientKind.Salt when salt is null:
+                    salt = (id, mass.Value);
+                    break;
+                case IngredientKind.Liquid or IngredientKind.Puree when liquids.Count < SpecCheck.MostLiquids && liquids.All(l => l.Id != id):
+                    liquids.Add(new(id, Amount.OfFlour(Rounded(share.Value))));
+                    break;
+                case IngredientKind.Seasoning or IngredientKind.Leaven or IngredientKind.Addition or IngredientKind.Vegetable or IngredientKind.Binder or IngredientKind.Sweet
+                    when additions.Count < SpecCheck.MostAdditions && additions.All(a => a.Id != id):
+                    additions.Add(new(id, Amount.OfFlour(Rounded(share.Value))));
+                    break;
+                default:
+                    trouble = LineTrouble.NoPlace;
+                    break;
+            }
+
+            if (trouble == LineTrouble.None && parts.Count == filled)
+            {
+                whole += mass.Value;
+                // A share of salt is of salt from every source.
+                carried += larder[id].Kind == IngredientKind.Salt ? 0 : mass.Value * larder[id].Salt.Fraction;
+            }
+
+            lines[i] = lines[i] with { Trouble = trouble };
+        }
+
+        var plain = BatchSpec.Plain;
+        var pieces = PiecesOf(recipe.Yield) ?? Math.Clamp((int)Math.Round(whole / UsualPiece), 1, DoughSolver.MostPieces);
+        var fats = fat is { } f ? (f.Id, Amount.OfFlour(Rounded(100 * f.Mass / flour))) : (panFat ?? plain.Dough.Fat.Id, Amount.OfFlour(0));
+        return plain with
+        {
+            // The recipe's own amounts are what is begun with.
+            Start = StartSpec.Of(pieces) with { By = StartBy.Flour, Flour = new(flour) },
+            Dough = plain.Dough with
+            {
+                Flours = flours,
+                WaterBy = WaterBy.Liquids,
+                Liquids = liquids.Count > 0 ? liquids : [new("water", Amount.OfFlour(0))],
+                Fat = new(fats.Item1, fats.Item2, FatWhen.RubbedIn),
+                Salt = salt is { } s ? new(s.Id, Amount.OfFlour(Rounded(100 * (s.Mass * larder[s.Id].Salt.Fraction + carried) / flour))) : new(plain.Dough.Salt.Id, Amount.OfFlour(Rounded(100 * carried / flour))),
+                Additions = additions,
+            },
+            Balls = plain.Balls with { Mass = new(Rounded(whole / pieces)) },
+            Pan = plain.Pan with { Fat = panFat ?? fats.Item1 },
+            Sheet = plain.Sheet with { Fat = panFat ?? fats.Item1, Dust = flours[0].Id },
+            Filling = parts.Count == 0 ? null : FillingSpec.Usual with
+            {
+                Parts = parts,
+                Wall = new(ParcelShape.Gathered, new(Math.Clamp(Rounded(100 * parts.Sum(p => p.Mass.Value) / whole), LeastFilling, MostFilling))),
+            },
+        };
+    }
+
+    private static BatchSpec Told(BatchSpec spec, RecipeStep step) => step switch
+    {
+        { Told: StepTold.Rest, Figure.Value: var time } => spec with { Rest = spec.Rest with { Time = new(time) } },
+        { Told: StepTold.Across, Figure.Value: var across } => spec with
+        {
+            Roll = spec.Roll with { Diameter = new(across) },
+            Sheet = spec.Sheet with { Diameter = new(Math.Max(across, spec.Sheet.Diameter.Value)) },
+        },
+        { Told: StepTold.Heat, Figure.Value: var heat } => spec with { Pan = spec.Pan with { Temperature = new(heat) } },
+        _ => spec,
+    };
+
+    private static int? PiecesOf(string yield) =>
+        Count().Match(yield) is { Success: true } m && int.Parse(m.Value, CultureInfo.InvariantCulture) is >= 1 and <= DoughSolver.MostPieces and var n ? n : null;
+
+    // Shares to a hundredth of a percent: finer than any scale.
+    private static double Rounded(double value) => Math.Round(value, 2);
+
+    [GeneratedRegex(@"\d{1,3}(?!\d)")]
+    private static partial Regex Count();
+
+    [GeneratedRegex(@"\b(?:brush|fry|frying|pan|cook|cooking|roast|roasting|griddle|between|layer|spread|smear|top|dust|dusting|rolling)", RegexOptions.IgnoreCase)]
+    private static partial Regex Beside();
+
+    [GeneratedRegex(@"\bfilling\b", RegexOptions.IgnoreCase)]
+    private static partial Regex InFilling();
+}

@@ -1,0 +1,207 @@
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace Ystrata.Store;
+
+/// <summary>How one part of the kitchen would change.</summary>
+/// <param name="Part">bread, batch, log, service, larder, measures, photo, learned or practice.</param>
+/// <param name="Changed">Here already, and not the same.</param>
+public sealed record StagedCount(string Part, int Added, int Changed, int Same);
+
+/// <summary>What taking in would do.</summary>
+/// <param name="Added">Names of breads that are not here.</param>
+/// <param name="Changed">Names of breads that are here and not the same.</param>
+public sealed record StagedPreview(IReadOnlyList<StagedCount> Parts, IReadOnlyList<string> Added, IReadOnlyList<string> Changed);
+
+/// <summary>A kitchen of its own in which a file is set up, to be looked at and then taken in as a whole or not at all. The kitchen itself is not held up by it.</summary>
+public sealed class Staging : IDisposable
+{
+    private const int MostNames = 50;
+
+    // Table and key, in the order they are taken in; what several tables are together called.
+    private static readonly (string Part, string Table, string[] Key)[] Tables =
+    [
+        ("measures", "units", ["id"]),
+        ("measures", "hand_time", ["work"]),
+        ("measures", "vessel", ["id"]),
+        ("larder", "larder_item", ["id"]),
+        ("bread", "bread", ["id"]),
+        ("batch", "batch", ["id"]),
+        ("service", "service", ["id"]),
+        ("photo", "photo", ["id"]),
+        ("log", "log_entry", ["id"]),
+        ("learned", "learned", ["kind", "of"]),
+        ("practice", "practice", ["id"]),
+    ];
+
+    private static readonly (string Of, string Table, string Key)[] Beside =
+        [("log_entry", "log_flour", "entry_id"), ("log_entry", "log_fault", "entry_id"), ("log_entry", "lesson", "entry_id"), ("service", "service_event", "service_id")];
+
+    private readonly Kitchen kitchen;
+    private readonly string path = Path.Combine(Directory.CreateTempSubdirectory("ystrata-file-").FullName, "file.db");
+    private readonly SqliteConnection db;
+    private SqliteTransaction? work;
+
+    // Made once: an empty kitchen of this version.
+    private static readonly Lazy<byte[]> Empty = new(() =>
+    {
+        var folder = Directory.CreateTempSubdirectory("ystrata-empty-");
+        var path = Path.Combine(folder.FullName, "empty.db");
+        Kitchen.Open(path);
+        using (var db = new SqliteConnection(Kitchen.ConnectionTo(path)))
+        {
+            db.Open();
+            db.Execute("pragma journal_mode = delete");
+        }
+
+        SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(path)));
+        var bytes = File.ReadAllBytes(path);
+        folder.Delete(recursive: true);
+        return bytes;
+    });
+
+    public Staging(Kitchen kitchen)
+    {
+        this.kitchen = kitchen;
+        File.WriteAllBytes(path, Empty.Value);
+        // What hangs on something may hang on something of the kitchen.
+        db = new(new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = false, Pooling = false }.ToString());
+        db.Open();
+        // Should it break, the file is read again: nothing of it has to outlive that.
+        db.Execute("pragma synchronous = off; pragma journal_mode = off");
+        work = db.BeginTransaction();
+    }
+
+    /// <param name="record">Anything but a photo, which is made anew first.</param>
+    /// <exception cref="SqliteException">The file has it already.</exception>
+    public void Put(KitchenRecord record)
+    {
+        switch (record)
+        {
+            case UnitsRecord or HandRecord or VesselRecord or IngredientRecord:
+                Pantry.Put(db, record);
+                break;
+            case BreadRecord bread:
+                Breads.Put(db, bread);
+                break;
+            case BatchRecord batch:
+                Batches.Put(db, batch);
+                break;
+            case ServiceRecord service:
+                Services.Put(db, service);
+                break;
+            case LearnedRecord learned:
+                Record.Put(db, learned);
+                break;
+            case PracticeRecord practice:
+                PracticeScores.Put(db, practice.Score);
+                break;
+            case LogRecord log:
+                Logbook.Put(db, work!, log);
+                break;
+            default:
+                throw new ArgumentException("a photo is made anew first", nameof(record));
+        }
+    }
+
+    public void Put(Photo photo) => Photos.Put(db, photo);
+
+    /// <summary>The file has been read to its end.</summary>
+    public void Close()
+    {
+        work!.Commit();
+        work = null;
+        db.Close();
+    }
+
+    /// <summary>What taking it in would change.</summary>
+    public StagedPreview Preview() => kitchen.With(path, both =>
+    {
+        var counts = Tables.Select(t =>
+        {
+            var sql = new Sql(both, t.Table, t.Key);
+            return new StagedCount(
+                t.Part,
+                both.ExecuteScalar<int>($"select count(*) from other.{t.Table} s where {sql.Alive("s")} and not exists (select 1 from main.{t.Table} h where {sql.Match} and {sql.Alive("h")})"),
+                both.ExecuteScalar<int>($"select count(*) from {sql.Joined} where {sql.Alive("h")} and not ({sql.Same})"),
+                both.ExecuteScalar<int>($"select count(*) from {sql.Joined} where {sql.Alive("s")} and {sql.Same}"));
+        });
+        var bread = new Sql(both, "bread", ["id"]);
+        return new StagedPreview(
+            [.. counts.GroupBy(c => c.Part).Select(g => new StagedCount(g.Key, g.Sum(c => c.Added), g.Sum(c => c.Changed), g.Sum(c => c.Same))).Where(c => c.Added + c.Changed + c.Same > 0)],
+            [.. both.Query<string>($"select s.name from other.bread s where s.deleted_at is null and s.id not in (select id from main.bread where deleted_at is null) order by 1 limit {MostNames}")],
+            [.. both.Query<string>($"select h.name from {bread.Joined} where h.deleted_at is null and not ({bread.Same}) order by 1 limit {MostNames}")]);
+    });
+
+    /// <summary>Takes it in, whole or not at all. A service that runs stays as it runs.</summary>
+    /// <param name="replace">What is here already and not the same becomes as in the file; else it stays.</param>
+    public void Take(bool replace) => kitchen.With(path, both =>
+    {
+        using var taking = both.BeginTransaction();
+        both.Execute("pragma defer_foreign_keys = on; create temp table coming (key text primary key)", transaction: taking);
+        foreach (var (_, table, key) in Tables)
+        {
+            var sql = new Sql(both, table, key);
+            var running = table == "service" ? "and not (h.id is not null and h.closed_at is null)" : "";
+            both.Execute(
+                $"""
+                delete from coming;
+                insert into coming select {sql.Key("s")} from other.{table} s left join main.{table} h on {sql.Match}
+                where (h.{key[0]} is null or ({sql.Alive("s")} and not ({sql.Alive("h")})) or (@replace and not ({sql.Same}))) {running};
+                insert into main.{table} ({sql.Columns}) select {sql.Columns} from other.{table} s where {sql.Key("s")} in (select key from coming)
+                on conflict ({string.Join(", ", key)}) do update set {sql.Set}
+                """,
+                new { replace },
+                taking);
+            foreach (var (_, beside, of) in Beside.Where(b => b.Of == table))
+            {
+                var columns = string.Join(", ", Kitchen.Columns(both, beside));
+                both.Execute(
+                    $"""
+                    delete from main.{beside} where {of} in (select key from coming);
+                    insert into main.{beside} ({columns}) select {columns} from other.{beside} where {of} in (select key from coming)
+                    """,
+                    transaction: taking);
+            }
+        }
+
+        both.Execute("drop table coming", transaction: taking);
+        taking.Commit();
+        return true;
+    });
+
+    public void Dispose()
+    {
+        work?.Dispose();
+        db.Dispose();
+        Directory.Delete(Path.GetDirectoryName(path)!, recursive: true);
+    }
+
+    /// <summary>The pieces of a comparison of one table: s is the file's row, h the kitchen's.</summary>
+    private sealed class Sql(SqliteConnection both, string table, string[] key)
+    {
+        private readonly List<string> columns = Kitchen.Columns(both, table);
+
+        public string Columns => string.Join(", ", columns);
+
+        public string Match => string.Join(" and ", key.Select(k => $"h.{k} = s.{k}"));
+
+        public string Key(string row) => string.Join(" || char(31) || ", key.Select(k => $"{row}.{k}"));
+
+        public string Joined => $"other.{table} s join main.{table} h on {Match}";
+
+        // A photo never changes; a service has its events beside it.
+        public string Same => table switch
+        {
+            "photo" => "true",
+            "service" => $"{Equal} and (select count(*) from main.service_event e where e.service_id = h.id) = (select count(*) from other.service_event e where e.service_id = s.id)",
+            _ => Equal,
+        };
+
+        public string Set => string.Join(", ", columns.Select(c => $"{c} = excluded.{c}"));
+
+        private string Equal => string.Join(" and ", columns.Select(c => $"h.{c} is s.{c}"));
+
+        public string Alive(string row) => columns.Contains("deleted_at") ? $"{row}.deleted_at is null" : "true";
+    }
+}

@@ -1,0 +1,168 @@
+using System.Net;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
+using Ystrata.Core;
+using Ystrata.Store;
+using Ystrata.Web.Endpoints;
+
+namespace Ystrata.Web.Files;
+
+/// <summary>A recipe out of a file: in words, and as decided where the file came from Ystrata.</summary>
+/// <param name="Own">What was decided, kept in the file beside the words; nothing in files from elsewhere.</param>
+internal sealed record ForeignRecipe(RecipeText Text, BatchSpec? Own);
+
+/// <summary>Breads as schema.org Recipe in JSON-LD. What the words cannot carry goes beside them, under a name of its own.</summary>
+internal static partial class RecipeFile
+{
+    private const string Ours = "ystrata", OursAt = "urn:ystrata:1#", Decided = $"{Ours}:spec";
+    private const int LongestWord = 600, MostDeep = 6;
+
+    /// <summary>Everything but the steps: those are words, and the interface has them.</summary>
+    public static JsonObject Write(Bread bread, BatchSheet sheet, Larder larder) => new()
+    {
+        ["@context"] = new JsonArray("https://schema.org", new JsonObject { [Ours] = OursAt, [Decided] = new JsonObject { ["@type"] = "@json" } }),
+        ["@type"] = "Recipe",
+        ["name"] = bread.Name,
+        ["description"] = bread.About,
+        ["keywords"] = string.Join(", ", bread.Tags),
+        ["recipeYield"] = $"{sheet.Balls.Count * sheet.Fold.Pieces} pieces",
+        ["recipeIngredient"] = new JsonArray(
+        [
+            // Liquor of the filling is in the filling already, and in no larder.
+            .. sheet.Dough.Portions.Where(p => p.Mass.Value > 0 && larder.TryGet(p.Id, out _)).Select(p => Line(p.Mass, p.Id, larder, "")),
+            .. sheet.Used.Select(u => Line(u.Mass, u.Id, larder, u.Part switch { CostPart.Filling => ", for the filling", CostPart.Pan => ", for the pan", _ => ", between the leaves" })),
+        ]),
+        [Decided] = JsonSerializer.SerializeToNode(bread.Spec, SpecJson.Options),
+    };
+
+    /// <summary>Finds the recipe in a JSON-LD document, or in a web page that has one in it.</summary>
+    /// <exception cref="FileException">There is none, or it cannot be read.</exception>
+    public static ForeignRecipe Read(string file)
+    {
+        var texts = file.AsSpan().TrimStart().StartsWith("<") ? Scripts().Matches(file).Select(m => m.Groups[1].Value) : [file.TrimStart('\ufeff')];
+        JsonException? broken = null;
+        foreach (var text in texts)
+        {
+            try
+            {
+                using var json = JsonDocument.Parse(text);
+                if (Find(json.RootElement, 0) is { } recipe)
+                {
+                    return Understood(recipe);
+                }
+            }
+            catch (JsonException e)
+            {
+                broken = e;
+            }
+            catch (InvalidOperationException)
+            {
+                // Letters that are half a letter.
+                throw new FileException(RefusalCode.BrokenFile);
+            }
+        }
+
+        throw broken is null ? new FileException(RefusalCode.NoRecipe) : new FileException(RefusalCode.BrokenFile, broken.LineNumber + 1);
+    }
+
+    private static JsonNode Line(Grams mass, string id, Larder larder, string where) => $"{Csv.Cell(Math.Round(mass.Value, 2))} g {larder[id].Name}{where}";
+
+    private static JsonElement? Find(JsonElement json, int deep)
+    {
+        if (deep > MostDeep)
+        {
+            return null;
+        }
+
+        return json.ValueKind switch
+        {
+            JsonValueKind.Array => json.EnumerateArray().Select(e => Find(e, deep + 1)).FirstOrDefault(e => e is not null),
+            JsonValueKind.Object when IsRecipe(json) => json,
+            JsonValueKind.Object => json.EnumerateObject().Where(p => p.Name is "@graph" or "mainEntity" or "mainEntityOfPage").Select(p => Find(p.Value, deep + 1)).FirstOrDefault(e => e is not null),
+            _ => null,
+        };
+    }
+
+    private static bool IsRecipe(JsonElement json) => json.TryGetProperty("@type", out var type) && Many(type).Any(t => t is "Recipe" or "schema:Recipe" or "https://schema.org/Recipe" or "http://schema.org/Recipe");
+
+    private static ForeignRecipe Understood(JsonElement recipe)
+    {
+        var text = new RecipeText(
+            Short(One(recipe, "name"), Common.LongestName),
+            Short(string.Join(" ", Words(recipe, "description")), Common.LongestAbout),
+            [.. Words(recipe, "recipeIngredient"), .. Words(recipe, "ingredients")],
+            [.. recipe.TryGetProperty("recipeInstructions", out var steps) ? Steps(steps, 0) : []],
+            One(recipe, "recipeYield"),
+            [.. Words(recipe, "keywords").SelectMany(k => k.Split(',')).Select(k => k.Trim()).Where(k => k.Length is > 0 and <= Common.LongestTag).Distinct(StringComparer.OrdinalIgnoreCase).Take(Common.MostTags)]);
+        return new(text, Spec(recipe));
+    }
+
+    private static BatchSpec? Spec(JsonElement recipe)
+    {
+        if (!recipe.TryGetProperty(Decided, out var spec))
+        {
+            return null;
+        }
+
+        try
+        {
+            // Written as it is, or as JSON-LD lets a program write it anew.
+            return (spec.ValueKind == JsonValueKind.Object && spec.TryGetProperty("@value", out var value) ? value : spec).Deserialize<BatchSpec>(SpecJson.Options);
+        }
+        catch (Exception e) when (e is JsonException or NotSupportedException or InvalidOperationException)
+        {
+            // Then the words have to do.
+            return null;
+        }
+    }
+
+    private static IEnumerable<string> Steps(JsonElement json, int deep)
+    {
+        if (deep > MostDeep)
+        {
+            return [];
+        }
+
+        return json.ValueKind switch
+        {
+            // One text for all: a line, or else a sentence, is a step.
+            JsonValueKind.String => Plain(json.GetString()!) is var all && all.Contains('\n', StringComparison.Ordinal) ? Lines(all) : Sentences().Split(all).Where(s => s.Length > 0),
+            JsonValueKind.Array => json.EnumerateArray().SelectMany(e => Steps(e, deep + 1)),
+            JsonValueKind.Object when json.TryGetProperty("itemListElement", out var inner) => Steps(inner, deep + 1),
+            JsonValueKind.Object when json.TryGetProperty("text", out var text) && text.ValueKind == JsonValueKind.String => [Short(Plain(text.GetString()!), LongestWord)],
+            JsonValueKind.Object => One(json, "name") is { Length: > 0 } name ? [name] : [],
+            _ => [],
+        };
+    }
+
+    private static IEnumerable<string> Words(JsonElement json, string name) =>
+        json.TryGetProperty(name, out var value) ? Many(value).SelectMany(v => Lines(Plain(v))).Select(v => Short(v, LongestWord)).Where(v => v.Length > 0) : [];
+
+    private static string One(JsonElement json, string name) => Short(Words(json, name).FirstOrDefault() ?? "", LongestWord);
+
+    private static IEnumerable<string> Many(JsonElement value) => value.ValueKind switch
+    {
+        JsonValueKind.String => [value.GetString()!],
+        JsonValueKind.Number => [value.GetRawText()],
+        JsonValueKind.Array => value.EnumerateArray().SelectMany(Many),
+        JsonValueKind.Object when value.TryGetProperty("@value", out var inner) => Many(inner),
+        _ => [],
+    };
+
+    private static string[] Lines(string text) => text.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+
+    // Words only: marks of a web page are not for reading.
+    private static string Plain(string text) => WebUtility.HtmlDecode(Tags().Replace(text, " ")).Replace('\0', ' ').Trim();
+
+    private static string Short(string text, int longest) => text.Length <= longest ? text : text[..longest];
+
+    [GeneratedRegex(@"<script[^>]{0,200}application/ld\+json[^>]{0,200}>(.*?)</script", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
+    private static partial Regex Scripts();
+
+    [GeneratedRegex(@"<[^<>]{0,400}>")]
+    private static partial Regex Tags();
+
+    [GeneratedRegex(@"(?<=[.!?])\s+")]
+    private static partial Regex Sentences();
+}

@@ -1,0 +1,123 @@
+<script lang="ts">
+  import { Dialog } from "bits-ui";
+  import { changes } from "../api/changes.svelte";
+  import { api } from "../api/client";
+  import { larder } from "../api/larder.svelte";
+  import type { FileStep } from "../api/types";
+  import { batch } from "../batch.svelte";
+  import { m } from "../paraglide/messages";
+  import Segments from "../parts/Segments.svelte";
+  import { toaster } from "../toast.svelte";
+  import { number } from "../words/format";
+  import { partName } from "../words/files";
+  import { say } from "../words/refusals";
+  import BadLines from "./BadLines.svelte";
+  import { readKitchenFile } from "./files";
+
+  /** A kitchen's file: how far it is read, what it would change, and then all of it or nothing. */
+  let { file, onclose, ontaken }: { file: File; onclose: () => void; ontaken: () => void | Promise<void> } = $props();
+  let step = $state.raw<FileStep | null>(null);
+  let problem = $state("");
+  let replace = $state<"stays" | "replaced">("stays");
+  let busy = $state(false);
+  const stop = new AbortController();
+  const staged = $derived(step?.staged);
+  const changed = $derived(staged?.preview.parts.reduce((sum, p) => sum + p.changed, 0) ?? 0);
+  const added = $derived(staged?.preview.parts.reduce((sum, p) => sum + p.added, 0) ?? 0);
+  const takes = $derived(added + (replace === "replaced" ? changed : 0));
+  const reading = $derived(!problem && !(staged || step?.bad || step?.problem));
+
+  // The dialog is keyed by its file, so what it reads never changes under it.
+  // svelte-ignore state_referenced_locally
+  readKitchenFile(file, (s) => (step = s), stop.signal).then(
+    (last) => (problem = last.problem ? say(last.problem) : ""),
+    () => (problem = stop.signal.aborted ? "" : m.file_not_read()),
+  );
+
+  function close() {
+    stop.abort();
+    if (staged && !busy) void api.DELETE("/api/files/{id}", { params: { path: { id: staged.id } } }).catch(() => null);
+    onclose();
+  }
+
+  async function take() {
+    if (!staged) return;
+    busy = true;
+    const path = { path: { id: staged.id }, query: { replace: replace === "replaced" } };
+    const { data } = await api.POST("/api/files/{id}/take", { params: path }).catch(() => ({ data: undefined }));
+    if (!data) {
+      busy = false;
+      problem = m.file_not_taken();
+      return;
+    }
+    changes.shelf++;
+    await larder.fetch();
+    batch.again();
+    await ontaken();
+    toaster.say(m.file_taken({ count: takes }));
+    onclose();
+  }
+</script>
+
+<Dialog.Root open onOpenChange={(open) => !open && close()}>
+  <Dialog.Portal to="main">
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+    <Dialog.Content class="tray fixed inset-x-3 top-[8vh] z-50 mx-auto flex max-h-[86vh] max-w-2xl flex-col overflow-y-auto p-5">
+      <Dialog.Title class="text-title leading-tight font-bold">{m.file_title()}</Dialog.Title>
+      <p class="mb-2 truncate text-mute">{file.name}</p>
+      {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
+      {#if reading}
+        <label class="grid gap-1">
+          <span role="status">{m.file_reading({ count: number(step?.records ?? 0, 0) })}</span>
+          <progress class="h-4 w-full accent-rim" max="1" value={step ? step.taken / Math.max(step.of, 1) : undefined}></progress>
+        </label>
+      {:else if step?.bad}
+        <p class="refusal" role="alert">{m.import_bad({ count: step.bad.length })}. {m.file_none_taken()}</p>
+        <BadLines bad={step.bad} />
+      {:else if staged}
+        <table class="my-2 w-full text-[15px]" data-testid="file-preview">
+          <caption class="pb-1 text-start text-mute">{m.file_what()}</caption>
+          <thead>
+            <tr class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:ps-2 [&>th]:text-end [&>th]:font-semibold">
+              <th class="!text-start" scope="col">{m.restore_part()}</th>
+              <th scope="col">{m.file_new()}</th>
+              <th scope="col">{m.file_other()}</th>
+              <th scope="col">{m.file_same()}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each staged.preview.parts as part (part.part)}
+              <tr class="border-b border-line [&>td]:py-1.5 [&>td]:ps-2 [&>td]:text-end">
+                <th scope="row" class="text-start font-normal">{partName[part.part]?.() ?? part.part}</th>
+                <td class={part.added ? "font-head text-[17px] font-bold text-leaf" : "text-mute"}>{part.added}</td>
+                <td class={part.changed ? "font-head text-[17px] font-bold text-chilli" : "text-mute"}>{part.changed}</td>
+                <td>{part.same}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        {#if staged.preview.added.length}<p>{m.file_breads_new({ names: staged.preview.added.join(", ") })}</p>{/if}
+        {#if changed}
+          <div class="mt-2">
+            <Segments
+              label={m.file_what_is_here()}
+              value={replace}
+              options={[
+                { value: "stays", label: m.file_stays() },
+                { value: "replaced", label: m.file_replaced() },
+              ]}
+              onchange={(v) => (replace = v)}
+            />
+          </div>
+        {/if}
+        <p class="mt-2 text-mute">{takes ? m.restore_first() : changed ? m.file_nothing_new() : m.import_no_change()}</p>
+      {/if}
+      <div class="mt-4 flex flex-wrap gap-2">
+        {#if staged && takes > 0}<button class="button strong flex-1" onclick={() => void take()} disabled={busy}
+            >{m.file_take({ count: takes })}</button
+          >{/if}
+        <Dialog.Close class="button flex-1" disabled={busy}>{reading ? m.file_cancel() : m.close()}</Dialog.Close>
+      </div>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,125 @@
+<script lang="ts">
+  import Printer from "@lucide/svelte/icons/printer";
+  import { api, refusalsOf } from "../api/client";
+  import { larder } from "../api/larder.svelte";
+  import type { PacketSheet, PacketState, Refusal } from "../api/types";
+  import { batch } from "../batch.svelte";
+  import { m } from "../paraglide/messages";
+  import FigureField from "../parts/FigureField.svelte";
+  import Segments from "../parts/Segments.svelte";
+  import { packetName } from "../words/files";
+  import { pours } from "../words/figures";
+  import { amount, dateOf, number, toDay } from "../words/format";
+  import { allergenName, shortName } from "../words/names";
+  import { say } from "../words/refusals";
+
+  /** Labels for the packets of the batch on the bench, as many as it fills. */
+  const here = batch.recover();
+  const MOST_SHOWN = 200;
+  let wanted = $state<PacketState>("rawFrozen");
+  let each = $state<number | null>(4);
+  let made = $state(toDay(new Date()));
+  let sheet = $state.raw<PacketSheet | null>(null);
+  let refusals = $state.raw<Refusal[]>([]);
+  let newest = 0;
+  const limit = { field: "each", least: 1, most: 100, unit: "" };
+
+  const poured = $derived(batch.sheet ? pours(batch.sheet) : false);
+  const states = $derived(
+    (Object.keys(packetName) as PacketState[])
+      .filter((s) => !poured || s.startsWith("cooked"))
+      .map((value) => ({ value, label: packetName[value]() })),
+  );
+  const shown = $derived(states.some((s) => s.value === wanted) ? wanted : "cookedFrozen");
+  const labels = $derived(sheet ? sheet.lots.flatMap((lot) => Array.from({ length: lot.count }, () => lot)).slice(0, MOST_SHOWN) : []);
+  const raw = $derived(shown.startsWith("raw"));
+
+  $effect(() => {
+    const spec = batch.spec;
+    if (!spec || each === null || !made) return;
+    const mine = ++newest;
+    void api
+      .POST("/api/packets", { body: { spec: $state.snapshot(spec), packet: { state: shown, each, made } } })
+      .catch(() => ({ data: undefined, error: undefined }))
+      .then(({ data, error }) => {
+        if (mine !== newest) return;
+        if (data) sheet = data;
+        refusals = error ? refusalsOf(error) : [];
+      });
+  });
+
+  function how(packet: PacketSheet): string {
+    if (packet.heat == null) return shown === "cookedFrozen" ? m.label_warm_frozen() : m.label_warm();
+    const times = packet.turns.map((t) => number(t, 0)).join(" + ");
+    const pan = packet.turns.length
+      ? m.label_pan({ heat: amount(packet.heat, "°C"), times })
+      : m.label_pan_tried({ heat: amount(packet.heat, "°C") });
+    return packet.warms == null ? `${m.label_straight()} ${pan}` : `${m.label_stand({ time: amount(packet.warms, "min") })} ${pan}`;
+  }
+</script>
+
+{#if batch.spec && batch.sheet}
+  <div class="mx-auto max-w-[960px] p-3 sm:p-5 print:max-w-none print:p-0">
+    <div class="print:hidden">
+      <div class="mb-3 flex flex-wrap items-center gap-2">
+        <h1 class="me-auto text-title leading-none font-bold tracking-tight">{m.labels_title({ name: batch.name })}</h1>
+        <a class="button" href="#/card">{m.batch_card()}</a>
+        <button class="button strong" onclick={() => print()} disabled={!labels.length}
+          ><Printer size={18} aria-hidden="true" />{m.labels_print({ count: labels.length })}</button
+        >
+      </div>
+      <div class="tray mb-3 grid gap-x-5 gap-y-2 p-4 sm:grid-cols-[minmax(0,1fr)_150px_170px]">
+        <Segments wrap label={m.labels_how()} value={shown} options={states} onchange={(v) => (wanted = v)} />
+        <FigureField label={m.labels_each()} {limit} unit="" bind:value={each} refusal={refusals.find((r) => r.field === "packet.each")} />
+        <label class="grid content-start gap-1">{m.labels_made()}<input class="field" type="date" bind:value={made} /></label>
+        <p class="text-[14px] text-mute sm:col-span-3">{m.labels_caution()}</p>
+      </div>
+      {#each refusals.filter((r) => r.field !== "packet.each") as r (r.field)}<p class="refusal">{say(r)}</p>{/each}
+    </div>
+    {#if sheet}
+      <ul class="labels grid gap-2 sm:grid-cols-2 print:grid-cols-2 print:gap-0" data-testid="labels">
+        {#each labels as lot, i (i)}
+          <li
+            class="flex flex-col rounded-xl border-2 border-rim bg-white p-3 text-[13px] leading-snug print:rounded-none print:border print:border-dashed"
+          >
+            <span class="flex items-baseline gap-2 border-b-2 border-rim pb-0.5"
+              ><b class="min-w-0 flex-1 font-head text-[19px] leading-tight">{batch.name}</b><span class="text-mute"
+                >{m.of({ part: i + 1, whole: labels.length })}</span
+              ></span
+            >
+            <span class="mt-1 flex flex-wrap justify-between gap-x-3 font-head text-[17px] font-bold"
+              ><span>{m.pieces_count({ count: lot.pieces })}</span><span>{amount(lot.mass, "g")}</span></span
+            >
+            <span class="flex flex-wrap justify-between gap-x-3"
+              ><span>{m.label_made({ day: dateOf(made) })}</span><b>{m.label_use_by({ day: dateOf(sheet.useBy) })}</b></span
+            >
+            <span class="mt-1">{packetName[shown]()}. {how(sheet)}</span>
+            {#if raw}<span>{m.label_cook_through()}</span>{/if}
+            {#if sheet.allergens.length}<b class="mt-1">{m.allergens()}: {sheet.allergens.map((a) => allergenName[a]()).join(", ")}</b>{/if}
+            <span class="text-mute"
+              >{m.label_in_it({
+                items: sheet.ingredients.map((id) => (larder.byId.has(id) ? shortName(id) : id).toLowerCase()).join(", "),
+              })}</span
+            >
+          </li>
+        {/each}
+      </ul>
+    {/if}
+  </div>
+{:else}
+  <section class="mx-auto max-w-xl p-8 text-center">
+    <h1 class="text-title font-bold">{here ? m.working_it_out() : m.no_batch()}</h1>
+    <a class="button strong mt-3" href="#/">{m.to_the_shelf()}</a>
+  </section>
+{/if}
+
+<style>
+  /* Eight on a sheet of A4, to be cut along the lines. */
+  @media print {
+    .labels > li {
+      height: 68mm;
+      overflow: hidden;
+      break-inside: avoid;
+    }
+  }
+</style>

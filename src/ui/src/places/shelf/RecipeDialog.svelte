@@ -1,0 +1,121 @@
+<script lang="ts">
+  import { Dialog } from "bits-ui";
+  import { api, refusalsOf } from "../../api/client";
+  import type { RecipeRead, Refusal, SettledLine } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { toaster } from "../../toast.svelte";
+  import { amount, number } from "../../words/format";
+  import { say } from "../../words/refusals";
+  import RecipeLine from "./RecipeLine.svelte";
+
+  /** A recipe from elsewhere as a bread: what was understood, and what the cook has to settle. */
+  let { file, onclose, ontaken }: { file: File; onclose: () => void; ontaken: () => Promise<void> } = $props();
+  const MOST_BYTES = 900_000;
+  let read = $state.raw<RecipeRead | null>(null);
+  let name = $state("");
+  let settled = $state.raw<SettledLine[]>([]);
+  let problem = $state("");
+  let refusals = $state.raw<Refusal[]>([]);
+  let text = "";
+  let newest = 0;
+
+  const open = (trouble: string) => ["noAmount", "twoWays", "noIngredient", "several"].includes(trouble);
+  const unsettled = $derived(read?.lines.filter((l) => open(l.trouble)).length ?? 0);
+  const understood = $derived(read?.steps.filter((s) => s.told !== "nothing") ?? []);
+  const words = $derived(read?.steps.filter((s) => s.told === "nothing") ?? []);
+  const toldName: Record<string, () => string> = { rest: m.told_rest, across: m.told_across, heat: m.told_heat };
+
+  void begin();
+
+  async function begin() {
+    if (file.size > MOST_BYTES) {
+      problem = m.recipe_too_big({ size: number(file.size / 1e6, 1) });
+      return;
+    }
+    text = await file.text();
+    await ask();
+    name = read?.name || m.new_bread_name();
+  }
+
+  async function ask() {
+    const mine = ++newest;
+    const { data, error } = await api
+      .POST("/api/files/recipes", { body: { file: text, settled } })
+      .catch(() => ({ data: undefined, error: undefined }));
+    if (mine !== newest) return;
+    if (data) read = data;
+    problem = data ? "" : error ? refusalsOf(error).map(say).join(" ") : m.no_answer();
+  }
+
+  function settle(line: SettledLine) {
+    settled = [...settled.filter((s) => s.line !== line.line), line];
+    void ask();
+  }
+
+  async function keep() {
+    if (!read?.spec) return;
+    const { data, error } = await api.POST("/api/breads", { body: { name, about: read.about, tags: read.tags, spec: read.spec } });
+    if (!data) return (refusals = refusalsOf(error));
+    await ontaken();
+    onclose();
+    toaster.say(m.bread_made({ name: data.name }), async () => {
+      await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
+      await ontaken();
+    });
+  }
+</script>
+
+<Dialog.Root open onOpenChange={(o) => !o && onclose()}>
+  <Dialog.Portal to="main">
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+    <Dialog.Content class="tray fixed inset-x-3 top-[5vh] z-50 mx-auto flex max-h-[90vh] max-w-3xl flex-col p-5">
+      <Dialog.Title class="mb-2 text-title leading-none font-bold">{m.recipe_title()}</Dialog.Title>
+      {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
+      {#if read}
+        <label class="mb-2 grid gap-1">{m.item_name()}<input class="field" maxlength="80" bind:value={name} /></label>
+        <!-- Scrolled by keyboard as well. -->
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <div class="min-h-0 flex-1 overflow-y-auto pe-1" tabindex={0} role="region" aria-label={m.recipe_title()}>
+          {#if read.lines.length}
+            <h3 class="font-bold">{m.recipe_lines()}</h3>
+            <ul data-testid="recipe-lines">
+              {#each read.lines as line, i (i)}
+                <RecipeLine {line} number={i} settled={settled.find((s) => s.line === i)} onsettle={settle} />
+              {/each}
+            </ul>
+          {:else if read.spec}<p class="text-leaf">✓ {m.recipe_own()}</p>{/if}
+          {#if understood.length}
+            <h3 class="mt-3 font-bold">{m.recipe_told()}</h3>
+            <ul>
+              {#each understood as s (s.text)}
+                <li class="border-b border-line py-1">
+                  <b class="text-leaf">✓ {toldName[s.told]?.()} {s.figure ? amount(s.figure.value, s.figure.unit) : ""}</b>
+                  <span class="block text-[14px] text-mute">{s.text}</span>
+                </li>
+              {/each}
+            </ul>
+          {/if}
+          {#if words.length}
+            <h3 class="mt-3 font-bold">{m.recipe_words()}</h3>
+            <p class="text-[14px] text-mute">{m.recipe_words_how()}</p>
+            <ul class="ms-5 list-disc text-[14px]">
+              {#each words as s, i (i)}<li>{s.text}</li>{/each}
+            </ul>
+          {/if}
+        </div>
+        {#each [...read.refusals, ...refusals] as r (r.field + r.code)}<p class="refusal mt-1">
+            {r.field === "dough.flours" ? m.recipe_no_flour() : say(r)}
+          </p>{/each}
+        {#if unsettled}<p class="mt-2 font-semibold text-chilli" role="status">▲ {m.recipe_unsettled({ count: unsettled })}</p>{/if}
+      {/if}
+      <div class="mt-3 flex flex-wrap gap-2">
+        {#if read?.spec}<button
+            class="button strong flex-1"
+            disabled={unsettled > 0 || read.refusals.length > 0 || !name.trim()}
+            onclick={() => void keep()}>{m.recipe_keep()}</button
+          >{/if}
+        <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
+      </div>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,68 @@
+<script lang="ts">
+  import { larder } from "../../api/larder.svelte";
+  import type { RecipeLine, SettledLine } from "../../api/types";
+  import { m } from "../../paraglide/messages";
+  import { troubleName } from "../../words/files";
+  import { amount, parseNumber } from "../../words/format";
+  import { nameOf } from "../../words/record";
+
+  /** One line of a recipe: what it was taken for, or what the cook takes it for. */
+  interface Props {
+    line: RecipeLine;
+    number: number;
+    settled: SettledLine | undefined;
+    onsettle: (line: SettledLine) => void;
+  }
+  let { line, number, settled, onsettle }: Props = $props();
+  const open = $derived(["noAmount", "twoWays", "noIngredient", "several"].includes(line.trouble));
+  const item = $derived(settled?.item ?? line.item ?? line.could[0] ?? "");
+  const everything = $derived(
+    (larder.view?.ingredients ?? []).filter((i) => i.origin !== "gone").toSorted((a, b) => a.name.localeCompare(b.name)),
+  );
+  let grams = $state("");
+
+  function settle(to: string) {
+    const mass = parseNumber(grams);
+    onsettle({ line: number, item: to, mass: mass !== null && mass > 0 ? mass : undefined });
+  }
+</script>
+
+<li class="border-b border-line py-1.5" data-trouble={line.trouble}>
+  <span class="flex flex-wrap items-baseline gap-x-3">
+    <span class="min-w-0 flex-1 basis-44 font-semibold">{line.text}</span>
+    {#if line.trouble === "none"}
+      <span class="text-leaf">✓ {amount(line.mass ?? 0, "g")} {nameOf(line.item ?? "")}</span>
+    {:else if open}<span class="text-chilli">▲ {troubleName[line.trouble]()}</span>
+    {:else}<span class="text-mute">{troubleName[line.trouble]()}</span>{/if}
+  </span>
+  {#if open || settled}
+    <span class="mt-1 flex flex-wrap items-center gap-2">
+      <select
+        class="field min-w-0 flex-1 basis-48"
+        aria-label={m.recipe_is({ line: line.text })}
+        value={item}
+        onchange={(e) => settle(e.currentTarget.value)}
+      >
+        {#if !item}<option value="">{m.recipe_choose()}</option>{/if}
+        {#if line.could.length}
+          <optgroup label={m.recipe_could()}>
+            {#each line.could as id (id)}<option value={id}>{nameOf(id)}</option>{/each}
+          </optgroup>
+        {/if}
+        <optgroup label={m.recipe_everything()}>
+          {#each everything as i (i.id)}{#if !line.could.includes(i.id)}<option value={i.id}>{i.name}</option>{/if}{/each}
+        </optgroup>
+      </select>
+      <input
+        class="field w-24"
+        inputmode="decimal"
+        placeholder="g"
+        aria-label={m.recipe_grams({ line: line.text })}
+        bind:value={grams}
+        onchange={() => item && settle(item)}
+      />
+      <button class="button" onclick={() => item && settle(item)} disabled={!item}>{m.recipe_so()}</button>
+      <button class="button plain" onclick={() => onsettle({ line: number, item: null })}>{m.recipe_leave_out()}</button>
+    </span>
+  {/if}
+</li>
