@@ -36,7 +36,12 @@ public static class Planner
 
     /// <param name="spec">A spec that <see cref="SpecCheck.Check"/> does not refuse.</param>
     /// <exception cref="ArgumentException">The spec is one that <see cref="SpecCheck.Check"/> refuses.</exception>
-    public static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned)
+    public static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned) => Plan(spec, larder, learned, advised: null);
+
+    /// <summary>The same batch as it was really cooked: what its plan advises at the pan is known, and is not worked out for what it became.</summary>
+    internal static BatchSheet AsItWas(BatchSpec cooked, BatchSheet planned, Larder larder, Learned learned) => Plan(cooked, larder, learned, planned.Pan.Advised);
+
+    private static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned, IReadOnlyList<Stay>? advised)
     {
         if (SpecCheck.Check(spec, larder) is [var refusal, ..])
         {
@@ -72,7 +77,7 @@ public static class Planner
             ? ParcelStage.Rolled(flat, parcel, spec.Roll)
             : flat;
         var piece = PanPiece.Of(rolled, dough, filling?.Parcel, filling?.End, FillingNotes.IsRisky(spec.Filling, larder), poured);
-        var pan = PanStage.Work(shape, piece, dough, fold, larder, learned);
+        var pan = PanStage.Work(shape, piece, dough, fold, larder, learned, advised);
         var folds = !poured && (filling is null || Parcel.IsFolded(filling.Parcel.Shape));
         var used = Spent.On(shape, stuffed.Made, balls.Count, pieces);
 

@@ -78,6 +78,8 @@ test("cooked at the stove, logged, its fault found and put right, and all of it 
     await page.goto(`${other.address}/#/log`);
     await expect(page.getByTestId("log-count")).toHaveText("13 cookings");
   } finally {
+    // The page goes before its server does.
+    await page.goto(`${kitchen.address}/#/`);
     await other.stop();
     other.clear();
   }

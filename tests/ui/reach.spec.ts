@@ -192,13 +192,11 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
       const { origin } = new URL(page.url());
       const kitchen = await (await page.request.get(`${origin}/api/files/kitchen`)).text();
       await page.goto(`${origin}/#/larder/keeping`);
-      await page
-        .getByLabel("Take a file in")
-        .setInputFiles({
-          name: "kitchen.json",
-          mimeType: "application/json",
-          buffer: Buffer.from(kitchen.replaceAll("Nigella coils", "Coils")),
-        });
+      await page.getByLabel("Take a file in").setInputFiles({
+        name: "kitchen.json",
+        mimeType: "application/json",
+        buffer: Buffer.from(kitchen.replaceAll("Nigella coils", "Coils")),
+      });
       await page.getByTestId("file-preview").waitFor();
     },
   ],

@@ -12,7 +12,7 @@ internal static class ClockJobs
     // Overnight, work.md 9: firm through after eight hours, dull after a day; frozen hard after two hours (empirical).
     private const double FridgeLeast = 480, FridgeBest = 600, FridgeLongest = 1440, FreezeLeast = 120, FreezeLongest = 60 * 24 * 30; // min
 
-    private const int Trayful = 12; // balls divided before the next thing is thought of
+    internal const int Trayful = 12; // balls divided before the next thing is thought of
 
     private static int Whole(Seconds s) => Math.Max((int)Math.Round(s.Value), 0);
 

@@ -50,7 +50,7 @@ public static class FaultStage
         var plan = AsCooked.Untold(spec);
         var planned = Planner.Plan(plan, larder, learned);
         var cooked = AsCooked.Of(spec, planned, outcome, larder);
-        var sheet = cooked == plan ? planned : Planner.Plan(cooked, larder, learned);
+        var sheet = cooked == plan ? planned : Planner.AsItWas(cooked, planned, larder, learned);
         var plannedCodes = Convicting(planned.Notes).Select(n => n.Code).ToHashSet();
         return [.. symptoms.Distinct().Select(s => new Complaint(s, [.. Causes(s, sheet.Notes)
             .Select(c =>

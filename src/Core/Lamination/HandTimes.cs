@@ -102,12 +102,8 @@ public sealed record HandTimes(IReadOnlyDictionary<HandWork, Seconds> Own)
 
     /// <summary>One step, on all the pieces one ball has become.</summary>
     /// <param name="after">The piece after the step.</param>
-    public Seconds Of(FoldStep step, Piece after) => step switch
-    {
-        CutLogStep s => this[HandWork.CutSlice] * s.Slices,
-        StripsStep s => this[HandWork.CutStrip] * s.Count,
-        _ => Once(step) * after.Count,
-    };
+    public Seconds Of(FoldStep step, Piece after) =>
+        Behind(step) is { } work ? this[work.Work] * (work.Times * (work.Cuts ? 1 : after.Count)) : default;
 
     /// <summary>From the first sheet to the last roll: everything done to one ball.</summary>
     public Seconds OfProgram(BatchSpec spec, IReadOnlyList<Piece> steps)
@@ -123,26 +119,29 @@ public sealed record HandTimes(IReadOnlyDictionary<HandWork, Seconds> Own)
         return sum;
     }
 
-    private Seconds Once(FoldStep step) => step switch
+    /// <summary>What a step is to the hands, and how often; nothing for a rest. A cut is made once, whatever it makes.</summary>
+    internal static (HandWork Work, double Times, bool Cuts)? Behind(FoldStep step) => step switch
     {
-        RollStep or RollLongStep => this[HandWork.Roll],
-        PressStep => this[HandWork.Press],
-        StretchStep => this[HandWork.Stretch],
-        BrushStep => this[HandWork.Brush],
-        PasteStep => this[HandWork.Paste],
-        DustStep => this[HandWork.Dust],
-        ScatterStep or SeedsStep => this[HandWork.Scatter],
-        HalfStep => this[HandWork.Fold],
-        LetterStep or GateStep => this[HandWork.Fold] * 2,
-        EnvelopeStep => this[HandWork.Fold] * 4,
-        AccordionStep s => this[HandWork.Pleat] * s.Pleats,
-        EncloseStep => this[HandWork.Enclose],
-        SlitStep s => this[HandWork.Slit] * s.Ribbons,
-        MatRollStep => this[HandWork.MatRoll],
-        CoilStep => this[HandWork.Coil],
-        ConeStep s => this[HandWork.ConeTurn] * s.Turns,
-        PinchStep => this[HandWork.Pinch],
-        _ => default,
+        CutLogStep s => (HandWork.CutSlice, s.Slices, true),
+        StripsStep s => (HandWork.CutStrip, s.Count, true),
+        RollStep or RollLongStep => (HandWork.Roll, 1, false),
+        PressStep => (HandWork.Press, 1, false),
+        StretchStep => (HandWork.Stretch, 1, false),
+        BrushStep => (HandWork.Brush, 1, false),
+        PasteStep => (HandWork.Paste, 1, false),
+        DustStep => (HandWork.Dust, 1, false),
+        ScatterStep or SeedsStep => (HandWork.Scatter, 1, false),
+        HalfStep => (HandWork.Fold, 1, false),
+        LetterStep or GateStep => (HandWork.Fold, 2, false),
+        EnvelopeStep => (HandWork.Fold, 4, false),
+        AccordionStep s => (HandWork.Pleat, s.Pleats, false),
+        EncloseStep => (HandWork.Enclose, 1, false),
+        SlitStep s => (HandWork.Slit, s.Ribbons, false),
+        MatRollStep => (HandWork.MatRoll, 1, false),
+        CoilStep => (HandWork.Coil, 1, false),
+        ConeStep s => (HandWork.ConeTurn, s.Turns, false),
+        PinchStep => (HandWork.Pinch, 1, false),
+        _ => null,
     };
 }
 

@@ -147,27 +147,24 @@ public static class Gathered
             return null;
         }
 
+        var spec = run.Service.Breads[run.Bread].Spec;
+        var sheet = Planner.Plan(spec, larder, larder.Learned);
         var times = new Dictionary<HandWork, List<double>>();
         for (var i = 1; i < events.Length; i++)
         {
-            var work = events[i] is { Act: StoveAct.Done, Work: var done } && (events[i].Bread ?? 0) == run.Bread ? WorkOf(done, run) : null;
-            var time = events[i].At.Value - events[i - 1].At.Value;
-            if (work is { } w && time > 0 && time <= Idle * larder.Hands[w].Value)
+            if (events[i].Act != StoveAct.Done || (events[i].Bread ?? 0) != run.Bread || HandUnits.Of(events[i], spec, sheet, larder.Hands) is not { } unit)
             {
-                (times.TryGetValue(w, out var all) ? all : times[w] = []).Add(time);
+                continue;
+            }
+
+            foreach (var (work, each) in unit.Teaches(new Seconds(events[i].At.Value - events[i - 1].At.Value), larder.Hands, Idle))
+            {
+                (times.TryGetValue(work, out var all) ? all : times[work] = []).Add(each);
             }
         }
 
         return times.Count == 0 ? null : [.. times.Select(t => new WorkTime(t.Key, new(Round(Median([.. t.Value.Order()]))), t.Value.Count)).OrderBy(t => t.Work)];
     }
-
-    // A fold is many kinds of work in one press, a trayful many balls: neither says how long one of them took.
-    private static HandWork? WorkOf(ClockWork? work, StoveRun run) => work switch
-    {
-        ClockWork.Roll => HandWork.LastRoll,
-        ClockWork.Fold when run.Service.Breads[run.Bread].Spec is { Filling: not null, Fold.Steps.Count: 0 } => HandWork.Stuff,
-        _ => null,
-    };
 
     private static double Median(List<double> sorted) =>
         sorted.Count % 2 == 1 ? sorted[sorted.Count / 2] : (sorted[sorted.Count / 2 - 1] + sorted[sorted.Count / 2]) / 2;

@@ -43,10 +43,11 @@ internal sealed class PanStage
         _ => 1,
     };
 
-    public static PanSheet Work(BatchSpec batch, PanPiece piece, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned)
+    /// <param name="advised">Stays that are known to be advised: a cook's own are then played without looking for others.</param>
+    public static PanSheet Work(BatchSpec batch, PanPiece piece, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned, IReadOnlyList<Stay>? advised = null)
     {
         var stage = new PanStage(batch.Pan, piece, learned.PanTime);
-        var advice = stage.Advise();
+        var advice = batch.Pan.Own is not null && advised is { Count: > 0 } ? ([.. advised.Select(s => (int)s.Time.Value)], null) : stage.Advise();
         return stage.Judge(advice, batch, dough, fold, larder);
     }
 
@@ -202,6 +203,7 @@ internal sealed class PanStage
     private static readonly int[] Reported = [1, 2, 5, 20];
     private const int Between = 8; // s (empirical)
     private const double Drifts = 20; // °C off what was meant
+    private const double Holds = 4; // °C: a flame that keeps the pan so near needs no other (empirical)
     private const double Settled = 0.2; // °C from one piece to the next
 
     private RowSheet Row(IReadOnlyList<Stay> stays)
@@ -213,8 +215,10 @@ internal sealed class PanStage
 
         var row = RowOn(spec.Cookware, stays);
         // A flame is judged by the fifth piece: by then the pan shows where it goes, and with the stays that flame asks for.
-        var holds = new[] { Flame.Low, Flame.Medium, Flame.High }.MinBy(f => f == spec.Cookware.Flame ? Math.Abs(row[4].Pan.Value - spec.Laid.Value) : OffOn(f));
-        int? First(Func<double, bool> off) => row.FirstOrDefault(p => off(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
+        // One that lets it climb is only ever bettered by a lower one, one that lets it fall by a higher.
+        var (flame, off) = (spec.Cookware.Flame, row[4].Pan.Value - spec.Laid.Value);
+        var holds = Math.Abs(off) <= Holds ? flame : new[] { Flame.Low, Flame.Medium, Flame.High }.Where(f => f != flame && (f < flame) == (off > 0)).Prepend(flame).MinBy(f => f == flame ? Math.Abs(off) : OffOn(f));
+        int? First(Func<double, bool> far) => row.FirstOrDefault(p => far(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
         return new([.. Reported.Select(n => row[n - 1])], Empty.Until(spec.Cookware, PanAfter(stays), spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
     }
 

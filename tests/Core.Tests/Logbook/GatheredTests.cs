@@ -78,6 +78,55 @@ public class GatheredTests
         Assert.Equal(51, outcome.Timed.FirstSide!.Value.Value);
     }
 
+    private static StoveEvent Done(double at, ClockWork work, int number = 1, double? chore = null) => Event(at, StoveAct.Done, number, work, chore, pan: null);
+
+    private static double Each(Outcome outcome, HandWork work) => Assert.Single(outcome.Hands!, h => h.Work == work).Each.Value;
+
+    [Fact]
+    public void A_trayful_tells_how_long_one_ball_took_and_a_bowl_how_long_the_hands_were_in_it()
+    {
+        var knead = Breads.Plan(Spec).Dough.Mixing.Knead.Value * 60;
+        var outcome = Ran(Done(0, ClockWork.Mix, 7), Done(knead + 300, ClockWork.Mix), Done(knead + 360, ClockWork.Divide));
+
+        Assert.Equal(300, Each(outcome, HandWork.MixBowl), 1);
+        // Four balls in a minute.
+        Assert.Equal(15, Each(outcome, HandWork.Divide), 1);
+    }
+
+    [Fact]
+    public void Whoever_folds_in_half_the_time_is_as_fast_in_every_part_of_it()
+    {
+        var hands = HandTimes.Shipped;
+        var usual = (double)ClockStage.Jobs([Kitchens.Bread(Spec)], ClockSpec.Usual, Breads.Larder)[0].Fold[0].Seconds;
+        var outcome = Ran(Done(0, ClockWork.Roll), Done(usual / 2, ClockWork.Fold), Done(usual, ClockWork.Fold, 2));
+
+        Assert.All(outcome.Hands!.Where(h => h.Work != HandWork.LastRoll), h => Assert.Equal(hands[h.Work].Value / 2, h.Each.Value, 1));
+        Assert.Contains(outcome.Hands!, h => h is { Work: HandWork.Fold, Times: 2 });
+    }
+
+    [Fact]
+    public void A_part_of_a_program_teaches_its_own_hands_alone_and_no_part_at_all_of_several_teaches_none()
+    {
+        var halves = Spec with { Fold = new([new LetterStep(), new RestStep(new(10)), new MatRollStep(), new CoilStep()]) };
+        Outcome Ran(params StoveEvent[] events) => Gathered.Of(halves, Breads.Plan(halves), new(new([new("Coils", halves)], ClockSpec.Usual, new(3 * 3600)), events, 0), Breads.Larder);
+
+        var second = Ran(Done(0, ClockWork.Mix, 7), Done(44, ClockWork.Fold, 1, 1));
+        Assert.Equal([HandWork.MatRoll, HandWork.Coil], second.Hands!.Select(h => h.Work));
+        // Twelve and ten seconds are usual: forty-four are twice that.
+        Assert.Equal((24, 20), (Each(second, HandWork.MatRoll), Each(second, HandWork.Coil)));
+        Assert.Null(Ran(Done(0, ClockWork.Mix, 7), Done(44, ClockWork.Fold)).Hands);
+    }
+
+    [Fact]
+    public void What_is_grated_and_squeezed_is_timed_by_its_mass()
+    {
+        var stuffed = Fillings.Stuffed(Fillings.Of(Fillings.Part("radish", 600, Fillings.Grate, Fillings.Salt(), Fillings.Cloth)));
+        var run = new StoveRun(new([new("Radish", stuffed)], ClockSpec.Usual, new(3 * 3600)), [Done(0, ClockWork.Mix, 7), Done(300, ClockWork.Filling)], 0);
+        var outcome = Gathered.Of(stuffed, Breads.Plan(stuffed), run, Breads.Larder);
+
+        Assert.Equal(50, Each(outcome, HandWork.Chop), 1);
+    }
+
     [Fact]
     public void The_probe_gives_the_pan_and_one_pair_of_hands_its_rolls()
     {
