@@ -37,7 +37,7 @@ internal static class FilesBench
             var other = Kitchen.Open(Path.Combine(folder, "other", "ystrata.db"));
             await using var from = File.OpenRead(file);
             using var staging = new Staging(other);
-            var intake = Intake(from, staging, other);
+            using var intake = Intake(from, staging, other);
             while (intake.Read(RecordsAStep))
             {
             }
@@ -69,7 +69,7 @@ internal static class FilesBench
         {
             var clock = Stopwatch.StartNew();
             using var staging = new Staging(kitchen);
-            var intake = Intake(new MemoryStream(Spoilt.Of(bytes, random)), staging, kitchen);
+            using var intake = Intake(new MemoryStream(Spoilt.Of(bytes, random)), staging, kitchen);
             try
             {
                 while (intake.Read(RecordsAStep))

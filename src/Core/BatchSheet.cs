@@ -38,7 +38,7 @@ public static class Planner
     /// <exception cref="ArgumentException">The spec is one that <see cref="SpecCheck.Check"/> refuses.</exception>
     public static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned) => Plan(spec, larder, learned, advised: null);
 
-    /// <summary>The same batch as it was really cooked: what its plan advises at the pan is known, and is not worked out for what it became.</summary>
+    /// <summary>The same batch as it was really cooked: what its plan advises at the pan is known, and what would mend it is asked of the plan alone; neither is worked out for what it became.</summary>
     internal static BatchSheet AsItWas(BatchSpec cooked, BatchSheet planned, Larder larder, Learned learned) => Plan(cooked, larder, learned, planned.Pan.Advised);
 
     private static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned, IReadOnlyList<Stay>? advised)
@@ -101,7 +101,7 @@ public static class Planner
                 .. BallsNotes.Of(balls),
                 .. poured ? LadleNotes.Of(spec, roll) : [],
                 .. folds ? LaminationNotes.OfSheet(shape.Sheet, sheet, fold.Nominal > 1, rest) : [],
-                .. !folds ? [] : LaminationNotes.OfFold(shape, fold, rolled, dough, larder),
+                .. !folds ? [] : LaminationNotes.OfFold(shape, fold, rolled, dough, larder, mended: advised is null),
                 .. filling is null ? [] : FillingNotes.Of(spec, stuffed.Made!, filling, larder),
                 .. poured ? [] : LaminationNotes.OfRoll(spec, roll, fold, folded, shape.Roll.Diameter),
                 .. PanNotes.Of(shape.Pan, pan, piece, roll, fold, larder, learned),

@@ -80,7 +80,7 @@ public sealed class Kitchen
 
     /// <summary>SQL that writes a figure as JSON with every digit it has: SQLite's own way drops the last two.</summary>
     internal static string Exact(string column) =>
-        $"json(iif({column} is null, 'null', iif(cast(printf('%!.15g', {column}) as real) = {column}, printf('%!.15g', {column}), printf('%!.17g', {column}))))";
+        $"iif({column} is null or {column} = cast({column} as integer), {column}, json(iif(cast(printf('%!.15g', {column}) as real) = {column}, printf('%!.15g', {column}), printf('%!.17g', {column}))))";
 
     internal static string? StampIf(DateTimeOffset? at) => at is { } then ? Stamp(then) : null;
 

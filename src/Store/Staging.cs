@@ -52,6 +52,11 @@ public sealed class Staging : IDisposable
         {
             db.Open();
             db.Execute("pragma journal_mode = delete");
+            // Nobody seeks anything here but by its key.
+            foreach (var index in db.Query<string>("select name from sqlite_master where type = 'index' and sql is not null").ToList())
+            {
+                db.Execute($"drop index {index}");
+            }
         }
 
         SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(path)));

@@ -127,7 +127,7 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
         for (var i = 0; i < Times; i++)
         {
             using var staging = new Staging(store);
-            var intake = new KitchenIntake(new MemoryStream(Spoilt.Of(whole, random)), staging, larder, breads, batches, photos);
+            using var intake = new KitchenIntake(new MemoryStream(Spoilt.Of(whole, random)), staging, larder, breads, batches, photos);
             try
             {
                 while (intake.Read(100))

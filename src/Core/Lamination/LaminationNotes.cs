@@ -67,7 +67,7 @@ public static class LaminationNotes
         }
     }
 
-    public static IEnumerable<Note> OfFold(BatchSpec spec, FoldSheet fold, Rolled rolled, DoughSheet dough, Larder larder)
+    public static IEnumerable<Note> OfFold(BatchSpec spec, FoldSheet fold, Rolled rolled, DoughSheet dough, Larder larder, bool mended = true)
     {
         foreach (var note in OfSteps(spec, fold, rolled, larder))
         {
@@ -75,7 +75,7 @@ public static class LaminationNotes
         }
 
         var contacts = fold.Nominal - 1;
-        var mends = new FoldMends(spec, dough.Ball, dough.Density, larder);
+        var mends = mended ? new FoldMends(spec, dough.Ball, dough.Density, larder) : null;
         if (fold.Fused > 0 && fold.InsideFat.Value + fold.InsideDust.Value <= 0 && spec.Fold.Steps.Any(s => s is PinchStep))
         {
             yield return new(NoteCode.SealedShut, Stage.Fold, Weight.Right, [Quantity.Count("leaves", fold.Nominal)]);
@@ -93,7 +93,7 @@ public static class LaminationNotes
                     Quantity.Count("leaves", fold.Effective),
                     Quantity.Count("step", step + 1),
                 ],
-                Mends: mends.OfContacts(ContactState.Fused));
+                Mends: mends?.OfContacts(ContactState.Fused));
         }
         else if (fold.Patchy == 0 && contacts > 0)
         {
@@ -113,7 +113,7 @@ public static class LaminationNotes
                     Quantity.Of("film", new Micrometres(thinnest)),
                     Quantity.Of("open", Contacts.OpenFilm),
                 ],
-                Mends: fold.Fused > 0 ? null : mends.OfContacts(ContactState.Patchy));
+                Mends: fold.Fused > 0 ? null : mends?.OfContacts(ContactState.Patchy));
         }
 
         if (fold.Nominal > 1 && fold.Covers.Value < FullCover.Value)
@@ -136,7 +136,7 @@ public static class LaminationNotes
                 Stage.Fold,
                 rings.OnEdge ? Weight.Wrong : Weight.Watch,
                 [new("rings", rings.Count, ""), new("apart", rings.OnEdge ? rings.Apart : 1, "")],
-                Mends: fold.Fused > 0 ? null : mends.OfContacts(ContactState.Fused));
+                Mends: fold.Fused > 0 ? null : mends?.OfContacts(ContactState.Fused));
         }
     }
 

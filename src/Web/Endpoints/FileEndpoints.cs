@@ -66,7 +66,7 @@ public static class FileEndpoints
         var kept = false;
         try
         {
-            var intake = new KitchenIntake(file, staging, kitchen, breads, batches, photos);
+            using var intake = new KitchenIntake(file, staging, kitchen, breads, batches, photos);
             FileStep last;
             try
             {

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
@@ -9,10 +10,13 @@ using Ystrata.Web.Endpoints;
 namespace Ystrata.Web.Files;
 
 /// <summary>Sets a kitchen's file up beside the kitchen: reads it, checks every record as if it were typed, and keeps nothing of a file in which one cannot be taken.</summary>
-internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos)
+internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos) : IDisposable
 {
     /// <summary>Bad records that are told of at once.</summary>
     public const int MostBad = 20;
+
+    // Records that are checked and wait to be written down: one hand reads while the other writes.
+    private const int MostWaiting = 256;
 
     private const double MostNumber = 1e12;
     private const int MostTurns = 20, MostEvents = 20_000, LongestId = 64;
@@ -27,10 +31,23 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     private readonly Dictionary<string, string> names = new(StringComparer.OrdinalIgnoreCase);
     private readonly List<IngredientRecord> items = [];
     private readonly RecordReader reader = new(file);
+    private readonly BlockingCollection<(long Line, string Name, KitchenRecord Record, byte[]? Small)> passed = new(MostWaiting);
+    private readonly List<BadLine> bad = [];
+    private Task? writing;
     private Larder larder = kitchen.Now;
     private int laid, flours;
 
-    public List<BadLine> Bad { get; } = [];
+    /// <summary>What cannot be taken, in the order of the file.</summary>
+    public IReadOnlyList<BadLine> Bad
+    {
+        get
+        {
+            lock (bad)
+            {
+                return [.. bad.OrderBy(b => b.Line)];
+            }
+        }
+    }
 
     public int Count { get; private set; }
 
@@ -41,26 +58,74 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     /// <exception cref="FileException">The file as a whole cannot be read.</exception>
     public bool Read(int most)
     {
-        if (Count == 0)
+        if (writing is null)
         {
             reader.Open();
+            writing = Task.Run(Write);
         }
 
         for (var i = 0; i < most; i++)
         {
-            if (reader.Next() is not var (line, json) || Bad.Count >= MostBad)
+            if (Enough() || reader.Next() is not var (line, json))
             {
+                passed.CompleteAdding();
+                writing.GetAwaiter().GetResult();
                 return false;
             }
 
             Count++;
             if (Put(line, json.Span) is var (name, refusals) && refusals.Count > 0)
             {
-                Bad.Add(new((int)Math.Min(line, int.MaxValue), name, refusals));
+                Refuse(line, name, refusals);
             }
         }
 
         return true;
+    }
+
+    public void Dispose()
+    {
+        passed.CompleteAdding();
+        writing?.ContinueWith(_ => { }, TaskScheduler.Default).Wait();
+        passed.Dispose();
+    }
+
+    private bool Enough()
+    {
+        lock (bad)
+        {
+            return bad.Count >= MostBad;
+        }
+    }
+
+    private void Refuse(long line, string name, IReadOnlyList<Refusal> refusals)
+    {
+        lock (bad)
+        {
+            bad.Add(new((int)Math.Min(line, int.MaxValue), name, refusals));
+        }
+    }
+
+    private void Write()
+    {
+        foreach (var (line, name, record, small) in passed.GetConsumingEnumerable())
+        {
+            try
+            {
+                if (record is PhotoRecord photo)
+                {
+                    staging.Put(new Photo(photo.Id, PhotoFile.Kind, photo.Body, small!, photo.MadeAt));
+                }
+                else
+                {
+                    staging.Put(record);
+                }
+            }
+            catch (SqliteException)
+            {
+                Refuse(line, name, [new("id", RefusalCode.NamedTwice, Item: name)]);
+            }
+        }
     }
 
     private (string Name, IReadOnlyList<Refusal> Refusals) Put(long line, ReadOnlySpan<byte> json)
@@ -92,22 +157,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
             return (name, refusals);
         }
 
-        try
-        {
-            if (record is PhotoRecord photo)
-            {
-                staging.Put(new Photo(photo.Id, PhotoFile.Kind, photo.Body, PhotoFile.SmallOf(photo.Body)!, photo.MadeAt));
-            }
-            else
-            {
-                staging.Put(record!);
-            }
-        }
-        catch (SqliteException)
-        {
-            return (name, [new("id", RefusalCode.NamedTwice, Item: name)]);
-        }
-
+        passed.Add((line, name, record!, record is PhotoRecord photo ? PhotoFile.SmallOf(photo.Body) : null));
         Note(record!);
         return (name, []);
     }
