@@ -1,3 +1,5 @@
+using Ystrata.Core;
+
 namespace Ystrata.Instruments.Tests;
 
 /// <summary>The pan probe: its stand-in, its line.</summary>

@@ -1,3 +1,5 @@
+using Ystrata.Core;
+
 namespace Ystrata.Instruments.Tests;
 
 public class ScaleTests
