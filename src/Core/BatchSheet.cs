@@ -36,18 +36,16 @@ public static class Planner
 
     /// <param name="spec">A spec that <see cref="SpecCheck.Check"/> does not refuse.</param>
     /// <exception cref="ArgumentException">The spec is one that <see cref="SpecCheck.Check"/> refuses.</exception>
-    public static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned) => Plan(spec, larder, learned, advised: null);
+    public static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned) => SpecCheck.Check(spec, larder) is [var refusal, ..]
+        ? throw new ArgumentException($"{refusal.Field}: {refusal.Code}", nameof(spec))
+        : Plan(spec, larder, learned, advised: null);
 
     /// <summary>The same batch as it was really cooked: what its plan advises at the pan is known, and what would mend it is asked of the plan alone; neither is worked out for what it became.</summary>
+    /// <param name="cooked">From <see cref="AsCooked.Of"/>, which has checked it.</param>
     internal static BatchSheet AsItWas(BatchSpec cooked, BatchSheet planned, Larder larder, Learned learned) => Plan(cooked, larder, learned, planned.Pan.Advised);
 
     private static BatchSheet Plan(BatchSpec spec, Larder larder, Learned learned, IReadOnlyList<Stay>? advised)
     {
-        if (SpecCheck.Check(spec, larder) is [var refusal, ..])
-        {
-            throw new ArgumentException($"{refusal.Field}: {refusal.Code}", nameof(spec));
-        }
-
         var mix = FlourMix.Of(spec.Dough.Flours, larder);
         var stuffed = Stuffed.Of(spec, mix, larder, learned);
         var (solution, why) = DoughSolver.Solve(stuffed.Spec, mix, stuffed.Larder, learned);
