@@ -23,6 +23,9 @@ public sealed record BatchSheet(
     IReadOnlyList<Note> Notes,
     FillingSheet? Filling = null)
 {
+    /// <summary>Pieces the whole batch makes: a ball may become several.</summary>
+    public int Pieces() => Balls.Count * Fold.Pieces;
+
     /// <summary>What could be found wrong with it at the table, the likeliest first.</summary>
     public IReadOnlyList<Risk> Risks { get; } = FaultStage.Ahead(Notes);
 }

@@ -77,6 +77,9 @@ public sealed class Staging : IDisposable
         work = db.BeginTransaction();
     }
 
+    /// <summary>Where it lies meanwhile.</summary>
+    internal string Folder => Path.GetDirectoryName(path)!;
+
     /// <param name="record">Anything but a photo, which is made anew first.</param>
     /// <exception cref="SqliteException">The file has it already.</exception>
     public void Put(KitchenRecord record)
@@ -179,7 +182,7 @@ public sealed class Staging : IDisposable
     {
         work?.Dispose();
         db.Dispose();
-        Directory.Delete(Path.GetDirectoryName(path)!, recursive: true);
+        Directory.Delete(Folder, recursive: true);
     }
 
     /// <summary>The pieces of a comparison of one table: s is the file's row, h the kitchen's.</summary>

@@ -201,6 +201,21 @@ public sealed class StagingTests : IDisposable
     }
 
     [Fact]
+    public void A_file_that_is_called_off_half_read_leaves_nothing_behind()
+    {
+        string folder;
+        using (var staging = new Staging(to))
+        {
+            folder = staging.Folder;
+            staging.Put(new BreadRecord(TempKitchen.SomeBread()));
+            Assert.True(Directory.Exists(folder));
+        }
+
+        Assert.False(Directory.Exists(folder));
+        Assert.Empty(Everything(to));
+    }
+
+    [Fact]
     public void A_bread_brings_the_own_lines_it_is_made_with_and_no_others()
     {
         Fill();

@@ -138,15 +138,6 @@ public sealed class FileTests : IDisposable
         Assert.Equal("[]", await there.GetStringAsync("/api/breads"));
     }
 
-    [Fact]
-    public async Task Reading_that_is_called_off_leaves_nothing_behind()
-    {
-        using var enough = new CancellationTokenSource();
-        await enough.CancelAsync();
-        await Assert.ThrowsAnyAsync<OperationCanceledException>(async () => await there.PostAsync("/api/files", Body(await Export()), enough.Token));
-        Assert.Equal("[]", await there.GetStringAsync("/api/breads"));
-    }
-
     internal static string File(string records, string head = "\"format\":\"ystrata-kitchen\",\"version\":1") => $"{{{head},\"records\":[\n{records}\n]}}";
 
     internal static string Bread(string name = "Quay rounds", string? id = null, string? spec = null) =>

@@ -118,7 +118,7 @@ public sealed class FormatTests : IDisposable
         }
 
         // Those in the trash are there still: the file cannot make a second of them.
-        Assert.Equal(6, (await Post("/api/log/import", Csv(file)))["bad"]!.AsArray().Count);
+        Assert.Equal([2, 4, 6, 8, 10, 12], (await Post("/api/log/import", Csv(file)))["bad"]!.AsArray().Select(b => (int)b!["line"]!));
         foreach (var entry in before)
         {
             log.Restore(entry.Id);
@@ -177,7 +177,7 @@ public sealed class FormatTests : IDisposable
         var read = new int[4];
         for (var i = 0; i < 2500; i++)
         {
-            read[0] += LogCsv.Read(Spoilt.Of(logFile, random), entries.GetValueOrDefault, _ => null) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
+            read[0] += LogCsv.Read(Spoilt.Of(logFile, random), entries.GetValueOrDefault, _ => null, _ => false) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
             read[1] += LarderCsv.Read(Spoilt.Of(larderFile, random), larder) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
             read[2] += BallsCsv.Read(Spoilt.Of(ballsFile, random)) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
             try

@@ -24,7 +24,11 @@ public sealed record CutSheet(Millimetres Whole, Millimetres Piece, int Logs, Mi
 /// <param name="Small">The child's.</param>
 /// <param name="Pieces">Pieces it becomes.</param>
 /// <param name="Across">As a sphere.</param>
-public sealed record TrayBall(Grams Mass, Grams Deviation, Grams Correction, bool Small, int Pieces, Millimetres Across);
+public sealed record TrayBall(Grams Mass, Grams Deviation, Grams Correction, bool Small, int Pieces, Millimetres Across)
+{
+    /// <summary>What it should weigh.</summary>
+    public Grams Wanted() => Mass - Deviation;
+}
 
 /// <summary>The dough as it is being divided.</summary>
 /// <param name="Each">What each ball should weigh: the whole dough, less the small one, over the others; twice that for pairs.</param>

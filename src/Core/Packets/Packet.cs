@@ -24,7 +24,7 @@ public sealed record PacketSpec(PacketState State, int Each, DateOnly Made)
     public const int MostEach = 100;
 
     /// <summary>The range of pieces in a packet.</summary>
-    public static Limit EachLimit { get; } = new("each", 1, MostEach, "");
+    public static Limit EachLimit { get; } = new("packet.each", 1, MostEach, "");
 }
 
 /// <summary>Packets that are alike.</summary>
@@ -60,7 +60,7 @@ public static class Packets
         var sheet = Planner.Plan(frozen, larder, larder.Learned);
         var (keeps, piece) = (Keeps[packet.State], raw ? sheet.Pan.Raw : sheet.Pan.Out);
         var days = spec.Filling is null ? keeps.Plain : keeps.Stuffed;
-        var pieces = sheet.Balls.Count * sheet.Fold.Pieces;
+        var pieces = sheet.Pieces();
         var (full, left) = (pieces / packet.Each, pieces % packet.Each);
         var inIt = sheet.Dough.Portions.Select(p => (p.Id, p.Mass)).Concat(sheet.Used.Where(u => !raw || u.Part != CostPart.Pan).Select(u => (u.Id, u.Mass)))
             // Liquor of the filling is in the filling already, and in no larder.

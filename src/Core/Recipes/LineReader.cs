@@ -22,7 +22,7 @@ internal sealed partial class LineReader(Larder larder)
         StringComparer.Ordinal);
 
     // Words that stand for one thing in every kitchen.
-    private static readonly Dictionary<string, string> Plainly = new(StringComparer.Ordinal) { ["salt"] = "salt-fine", ["dates"] = "date-paste" };
+    private static readonly Dictionary<string, string> Plainly = new(StringComparer.Ordinal) { ["salt"] = "salt-fine" };
 
     private readonly List<(Ingredient Item, List<string[]> Names)> known =
         [.. larder.All.Where(i => i.Origin != Origin.Gone).OrderBy(i => i.Id, StringComparer.Ordinal).Select(i => (i, NamesOf(i.Name).ToList()))];
@@ -141,7 +141,7 @@ internal sealed partial class LineReader(Larder larder)
         "leaves" => "leaf",
         "wholewheat" => "whole",
         "curd" or "yoghurt" => "yogurt",
-        _ => word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) && word != "dates" ? word[..^1] : word,
+        _ => word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) ? word[..^1] : word,
     };
 
     [GeneratedRegex(@"[\s\u00a0\u202f]+")]

@@ -6,7 +6,7 @@ namespace Ystrata.Core;
 /// <summary>Makes a bread of a recipe in words: amounts become shares of the flour, and whatever the words do not say stays as a plain round has it.</summary>
 public static partial class RecipeReader
 {
-    public const int MostLines = 60, MostSteps = 60;
+    public const int MostLines = 100, MostSteps = 200;
 
     // A vegetable or something sweet of more than this share of the flour is no addition to the dough but what it is filled with (empirical).
     private const double FillingFrom = 0.25;
@@ -20,9 +20,15 @@ public static partial class RecipeReader
     /// <param name="settled">What the cook has said of lines that were not understood.</param>
     public static RecipeRead Read(RecipeText recipe, Larder larder, IReadOnlyList<SettledLine> settled)
     {
+        if (recipe.Ingredients.Count > MostLines || recipe.Steps.Count > MostSteps)
+        {
+            var (field, count, most) = recipe.Ingredients.Count > MostLines ? ("lines", recipe.Ingredients.Count, MostLines) : ("steps", recipe.Steps.Count, MostSteps);
+            return new(recipe.Name, recipe.About, recipe.Tags, null, [], [], [new(field, RefusalCode.TooMany, count, 0, most)]);
+        }
+
         var reader = new LineReader(larder);
-        var lines = recipe.Ingredients.Take(MostLines).Select((text, i) => Settle(reader.Read(text), settled.LastOrDefault(s => s.Line == i), reader, larder)).ToList();
-        var steps = StepReader.Read(recipe.Steps.Take(MostSteps));
+        var lines = recipe.Ingredients.Select((text, i) => Settle(reader.Read(text), settled.LastOrDefault(s => s.Line == i), reader, larder)).ToList();
+        var steps = StepReader.Read(recipe.Steps);
         var flour = lines.Where(l => l.Trouble == LineTrouble.None && larder[l.Item!].Kind == IngredientKind.Flour && !Beside().IsMatch(l.Text)).Sum(l => l.Mass!.Value.Value);
         if (flour <= 0)
         {

@@ -19,7 +19,7 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="MostParts">Parts of a filling.</param>
 /// <param name="MostFillingSteps">Steps of a part, or after joining.</param>
 /// <param name="Schools">What else it can start from.</param>
-/// <param name="LogLimits">For each number in a log entry, its range.</param>
+/// <param name="LogLimits">For each number in a log entry or of a packet, its range.</param>
 /// <param name="WantedLimits">For each figure of a bread that is wanted, its range.</param>
 /// <param name="FoldSchools">Ids of the fold programs to compare by.</param>
 /// <param name="MostCompared">Programs side by side.</param>
@@ -76,7 +76,7 @@ public static class LarderEndpoints
         larder.All,
         SpecCheck.Kinds,
         SpecCheck.Limits,
-        LogCheck.Limits,
+        [.. LogCheck.Limits, PacketSpec.EachLimit],
         IngredientCheck.Limits,
         WantedLeaves.Limits,
         StepCheck.MostSteps,

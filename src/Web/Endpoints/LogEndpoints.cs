@@ -176,15 +176,13 @@ public static class LogEndpoints
         }
 
         var now = clock.GetUtcNow();
-        var file = LogCsv.Read(bytes, log.Find, id => batches.Find(id) is { } b ? new LogEntry(default, b.Id, b.Spec, default, Outcome.Nothing, now, b.Name, b.BreadId) : null);
+        var file = LogCsv.Read(bytes, log.Find, id => batches.Find(id) is { } b ? new LogEntry(default, b.Id, b.Spec, default, Outcome.Nothing, now, b.Name, b.BreadId) : null, log.Known);
         if (file.Problem is { } problem)
         {
             return Problems.From([problem])!;
         }
 
-        // An id that lies in the trash cannot be given twice.
-        var bad = file.Bad.Concat(file.Added.Where(e => log.Known(e.Id)).Select(e => new BadLine(0, e.Name, [new("id", RefusalCode.NamedTwice, Item: e.Id.ToString())]))).ToList();
-        var takes = take && bad.Count == 0;
+        var takes = take && file.Bad.Count == 0;
         if (takes)
         {
             LogRecord Kept(LogEntry e) => new(e with { ChangedAt = now }, Lessons.Of(e.Spec, e.Outcome, kitchen.Now));
@@ -197,7 +195,7 @@ public static class LogEndpoints
             });
         }
 
-        return Results.Ok(new ImportView(takes, [.. file.Added.Select(Told)], [.. file.Changed.Select(Told)], file.Same, bad));
+        return Results.Ok(new ImportView(takes, [.. file.Added.Select(Told)], [.. file.Changed.Select(Told)], file.Same, file.Bad));
 
         static string Told(LogEntry e) => $"{e.Name}, {e.CookedAt.UtcDateTime.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture)}";
     }

@@ -18,7 +18,7 @@ public static class PacketEndpoints
         List<Refusal> refusals =
         [
             .. Common.CheckSpec(body.Spec, larder),
-            .. each < limit.Least || each > limit.Most ? [new("packet.each", RefusalCode.OutOfRange, each, limit.Least, limit.Most)] : Array.Empty<Refusal>(),
+            .. each < limit.Least || each > limit.Most ? [new(limit.Field, RefusalCode.OutOfRange, each, limit.Least, limit.Most)] : Array.Empty<Refusal>(),
             .. made < First || made > Last ? [new("packet.made", RefusalCode.OutOfRange, made.Year, First.Year, Last.Year)] : Array.Empty<Refusal>(),
             // A batter cannot be put away raw.
             .. body.Spec.Dough.Feel == Feel.Batter && body.Packet.State is PacketState.RawChilled or PacketState.RawFrozen ? [new("packet.state", RefusalCode.FrozenBatter)] : Array.Empty<Refusal>(),

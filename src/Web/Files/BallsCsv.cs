@@ -23,7 +23,7 @@ internal static class BallsCsv
             IEnumerable<object?[]> rows =
             [
                 [.. Columns],
-                .. balls.Tray.Balls.Select((b, i) => (object?[])[i + 1, Rounded(b.Mass - b.Deviation), b.Mass.Value, Rounded(b.Deviation)]),
+                .. balls.Tray.Balls.Select((b, i) => (object?[])[i + 1, Rounded(b.Wanted()), b.Mass.Value, Rounded(b.Deviation)]),
                 .. Enumerable.Range(balls.Tray.Balls.Count + 1, balls.Tray.Left).Select(n => (object?[])[n, Rounded(balls.Tray.Next ?? balls.Tray.Each), null, null]),
             ];
             foreach (var row in rows)

@@ -108,6 +108,19 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
 
     private void Write()
     {
+        try
+        {
+            WriteAll();
+        }
+        finally
+        {
+            // Should it break, whoever still reads is told and does not wait.
+            passed.CompleteAdding();
+        }
+    }
+
+    private void WriteAll()
+    {
         foreach (var (line, name, record, small) in passed.GetConsumingEnumerable())
         {
             try

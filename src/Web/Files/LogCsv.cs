@@ -81,16 +81,18 @@ internal static class LogCsv
 
     /// <summary>Reads a file against the log. Nothing is kept here. A cooking that is here gets the figures of its line, whatever the line does not carry stays; one that is not is added to its batch.</summary>
     /// <param name="entryOf">A cooking that is here; nothing for one that is not.</param>
-    public static LogFile Read(ReadOnlySpan<byte> bytes, Func<Guid, LogEntry?> entryOf, Func<Guid, LogEntry?> newOf)
+    /// <param name="newOf">An empty cooking of a batch; nothing when there is no such batch.</param>
+    /// <param name="taken">Whether an id is a cooking's that lies in the trash.</param>
+    public static LogFile Read(ReadOnlySpan<byte> bytes, Func<Guid, LogEntry?> entryOf, Func<Guid, LogEntry?> newOf, Func<Guid, bool> taken)
     {
         var (lines, problem) = Csv.Open(bytes, Needed);
         using (lines)
         {
-            return lines is null ? new([], [], 0, [], problem) : ReadLines(lines, entryOf, newOf);
+            return lines is null ? new([], [], 0, [], problem) : ReadLines(lines, entryOf, newOf, taken);
         }
     }
 
-    private static LogFile ReadLines(CsvLines lines, Func<Guid, LogEntry?> entryOf, Func<Guid, LogEntry?> newOf)
+    private static LogFile ReadLines(CsvLines lines, Func<Guid, LogEntry?> entryOf, Func<Guid, LogEntry?> newOf, Func<Guid, bool> taken)
     {
         var (added, changed, same, bad, ids) = (new List<LogEntry>(), new List<LogEntry>(), 0, new List<BadLine>(), new HashSet<Guid>());
         while (lines.Next())
@@ -108,7 +110,7 @@ internal static class LogCsv
                 lines.Refusals.Add(new("batch", lines.Text("batch").Length == 0 ? RefusalCode.Missing : RefusalCode.NotInList, Item: lines.Text("batch")));
             }
 
-            if (!ids.Add(id))
+            if (!ids.Add(id) || (there is null && taken(id)))
             {
                 lines.Refusals.Add(new("id", RefusalCode.NamedTwice, Item: id.ToString()));
             }

@@ -26,7 +26,7 @@ internal static partial class RecipeFile
         ["name"] = bread.Name,
         ["description"] = bread.About,
         ["keywords"] = string.Join(", ", bread.Tags),
-        ["recipeYield"] = $"{sheet.Balls.Count * sheet.Fold.Pieces} pieces",
+        ["recipeYield"] = $"{sheet.Pieces()} pieces",
         ["recipeIngredient"] = new JsonArray(
         [
             // Liquor of the filling is in the filling already, and in no larder.

@@ -124,6 +124,15 @@ public class RecipeTests
         Assert.Equal(LineTrouble.NoIngredient, Read(lines, settled: [new(0, "no-such-thing")]).Lines[0].Trouble);
     }
 
+    [Fact]
+    public void A_recipe_longer_than_any_is_refused_and_not_cut()
+    {
+        var read = Read([.. Enumerable.Repeat("400 g atta", RecipeReader.MostLines + 1)]);
+
+        Assert.Null(read.Spec);
+        Assert.Equal(("lines", RefusalCode.TooMany), (read.Refusals[0].Field, read.Refusals[0].Code));
+    }
+
     [Theory]
     [InlineData("Let the dough stand, covered, for 1 hour.", StepTold.Rest, 60)]
     [InlineData("Set aside 45 mins.", StepTold.Rest, 45)]

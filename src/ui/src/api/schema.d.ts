@@ -2575,7 +2575,7 @@ export interface components {
             };
             /** @description For each number in a spec, its range. */
             limits: components["schemas"]["Limit"][];
-            /** @description For each number in a log entry, its range. */
+            /** @description For each number in a log entry or of a packet, its range. */
             logLimits: components["schemas"]["Limit"][];
             /** @description For each number of a line of the larder, its range. */
             itemLimits: components["schemas"]["Limit"][];

@@ -15,7 +15,7 @@
   import { readKitchenFile } from "./files";
 
   /** A kitchen's file: how far it is read, what it would change, and then all of it or nothing. */
-  let { file, onclose, ontaken }: { file: File; onclose: () => void; ontaken: () => void | Promise<void> } = $props();
+  let { file, onclose, ontaken }: { file: File; onclose: () => void; ontaken?: () => Promise<void> } = $props();
   let step = $state.raw<FileStep | null>(null);
   let problem = $state("");
   let replace = $state<"stays" | "replaced">("stays");
@@ -53,7 +53,7 @@
     changes.shelf++;
     await larder.fetch();
     batch.again();
-    await ontaken();
+    await ontaken?.();
     toaster.say(m.file_taken({ count: takes }));
     onclose();
   }

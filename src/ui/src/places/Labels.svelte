@@ -15,14 +15,12 @@
 
   /** Labels for the packets of the batch on the bench, as many as it fills. */
   const here = batch.recover();
-  const MOST_SHOWN = 200;
   let wanted = $state<PacketState>("rawFrozen");
   let each = $state<number | null>(4);
   let made = $state(toDay(new Date()));
   let sheet = $state.raw<PacketSheet | null>(null);
   let refusals = $state.raw<Refusal[]>([]);
   let newest = 0;
-  const limit = { field: "each", least: 1, most: 100, unit: "" };
 
   const poured = $derived(batch.sheet ? pours(batch.sheet) : false);
   const states = $derived(
@@ -31,7 +29,7 @@
       .map((value) => ({ value, label: packetName[value]() })),
   );
   const shown = $derived(states.some((s) => s.value === wanted) ? wanted : "cookedFrozen");
-  const labels = $derived(sheet ? sheet.lots.flatMap((lot) => Array.from({ length: lot.count }, () => lot)).slice(0, MOST_SHOWN) : []);
+  const labels = $derived(sheet ? sheet.lots.flatMap((lot) => Array.from({ length: lot.count }, () => lot)) : []);
   const raw = $derived(shown.startsWith("raw"));
 
   $effect(() => {
@@ -70,7 +68,13 @@
       </div>
       <div class="tray mb-3 grid gap-x-5 gap-y-2 p-4 sm:grid-cols-[minmax(0,1fr)_150px_170px]">
         <Segments wrap label={m.labels_how()} value={shown} options={states} onchange={(v) => (wanted = v)} />
-        <FigureField label={m.labels_each()} {limit} unit="" bind:value={each} refusal={refusals.find((r) => r.field === "packet.each")} />
+        <FigureField
+          label={m.labels_each()}
+          limit={larder.limit("packet.each")}
+          unit=""
+          bind:value={each}
+          refusal={refusals.find((r) => r.field === "packet.each")}
+        />
         <label class="grid content-start gap-1">{m.labels_made()}<input class="field" type="date" bind:value={made} /></label>
         <p class="text-[14px] text-mute sm:col-span-3">{m.labels_caution()}</p>
       </div>

@@ -98,7 +98,7 @@
     <div class="mb-2 flex flex-wrap items-center gap-3">
       <h1 id="shelf" class="me-auto text-title leading-none font-bold tracking-tight">{m.shelf_title()}</h1>
       <input class="field w-44" type="search" placeholder={m.find_bread()} aria-label={m.find_bread()} bind:value={find} data-find />
-      <FromFile ontaken={fetchAll} />
+      <FromFile />
       <NewBread onpick={(school) => void cook({ id: null, name: m.new_bread_name(), spec: school.spec })} />
     </div>
     {#if tags.length}

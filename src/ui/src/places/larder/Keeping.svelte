@@ -1,13 +1,13 @@
 <script lang="ts">
   import Download from "@lucide/svelte/icons/download";
   import FileDown from "@lucide/svelte/icons/file-down";
-  import FileUp from "@lucide/svelte/icons/file-up";
   import History from "@lucide/svelte/icons/history";
   import Undo2 from "@lucide/svelte/icons/undo-2";
   import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { BackupFile, KeepingView, Refusal, Trashed } from "../../api/types";
+  import FileButton from "../../files/FileButton.svelte";
   import TakeFile from "../../files/TakeFile.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
@@ -39,19 +39,15 @@
     await fetchAll();
   }
 
-  async function bring(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
+  async function bring(backup: File) {
     busy = true;
     refusal = null;
     const answer = await fetch("/api/keeping/backups/bring", {
       method: "POST",
-      body: file,
+      body: backup,
       headers: { "Content-Type": "application/octet-stream" },
     }).catch(() => null);
     busy = false;
-    input.value = "";
     if (answer?.ok) toaster.say(m.backup_brought());
     else
       refusal = ((await answer?.json().catch(() => null)) as { refusals?: Refusal[] } | null)?.refusals?.[0] ?? {
@@ -60,11 +56,6 @@
         unit: "",
       };
     await fetchAll();
-  }
-
-  function choose(event: Event & { currentTarget: HTMLInputElement }) {
-    file = event.currentTarget.files?.[0] ?? null;
-    event.currentTarget.value = "";
   }
 
   async function takeBack({ kind, id, name }: Trashed) {
@@ -94,9 +85,7 @@
       <p class="mb-2 text-mute">{m.backups_how({ kept: keeping.kept })}</p>
       <div class="mb-2 flex flex-wrap gap-2">
         <button class="button strong" onclick={() => void make()} disabled={busy}>{m.backup_make()}</button>
-        <label class="button focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-rim"
-          >{m.backup_bring()}<input class="sr-only" type="file" accept=".db" onchange={bring} disabled={busy} /></label
-        >
+        <FileButton label={m.backup_bring()} accept=".db" disabled={busy} onfile={bring} />
       </div>
       {#if refusal}<p class="refusal mb-2" role="alert">{say(refusal)}</p>{/if}
       <ul data-testid="backups">
@@ -123,14 +112,7 @@
         <p class="mb-2 text-mute">{m.file_how()}</p>
         <div class="flex flex-wrap gap-2">
           <a class="button strong" href="/api/files/kitchen" download><FileDown size={18} aria-hidden="true" />{m.file_save()}</a>
-          <label class="button focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-rim"
-            ><FileUp size={18} aria-hidden="true" />{m.file_open()}<input
-              class="sr-only"
-              type="file"
-              accept=".json,application/json"
-              onchange={choose}
-            /></label
-          >
+          <FileButton label={m.file_open()} accept=".json,application/json" onfile={(f) => void (file = f)} />
         </div>
       </section>
       <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="trash-head">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
+  import { changes } from "../../api/changes.svelte";
   import { api, refusalsOf } from "../../api/client";
   import type { RecipeRead, Refusal, SettledLine } from "../../api/types";
   import { m } from "../../paraglide/messages";
@@ -9,7 +10,7 @@
   import RecipeLine from "./RecipeLine.svelte";
 
   /** A recipe from elsewhere as a bread: what was understood, and what the cook has to settle. */
-  let { file, onclose, ontaken }: { file: File; onclose: () => void; ontaken: () => Promise<void> } = $props();
+  let { file, onclose }: { file: File; onclose: () => void } = $props();
   const MOST_BYTES = 900_000;
   let read = $state.raw<RecipeRead | null>(null);
   let name = $state("");
@@ -56,11 +57,11 @@
     if (!read?.spec) return;
     const { data, error } = await api.POST("/api/breads", { body: { name, about: read.about, tags: read.tags, spec: read.spec } });
     if (!data) return (refusals = refusalsOf(error));
-    await ontaken();
+    changes.shelf++;
     onclose();
     toaster.say(m.bread_made({ name: data.name }), async () => {
       await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
-      await ontaken();
+      changes.shelf++;
     });
   }
 </script>

@@ -56,7 +56,7 @@
       <input
         class="field w-24"
         inputmode="decimal"
-        placeholder="g"
+        placeholder={m.recipe_g()}
         aria-label={m.recipe_grams({ line: line.text })}
         bind:value={grams}
         onchange={() => item && settle(item)}

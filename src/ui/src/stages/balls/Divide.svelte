@@ -5,6 +5,7 @@
   import type { BadLine, Refusal, ScaleState } from "../../api/types";
   import { batch } from "../../batch.svelte";
   import BadLines from "../../files/BadLines.svelte";
+  import FileButton from "../../files/FileButton.svelte";
   import { fetchFile } from "../../files/files";
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
@@ -59,15 +60,11 @@
   }
 
   /** Weights another scale wrote down: they take the place of what lies on the tray. */
-  async function readTray(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
+  async function readTray(file: File) {
     const answer = await fetch("/api/files/balls", { method: "POST", headers: { "content-type": "text/csv" }, body: file }).catch(
       () => null,
     );
     const read = (await answer?.json().catch(() => null)) as { weighed?: number[]; bad?: BadLine[]; refusals?: Refusal[] } | null;
-    input.value = "";
     bad = read?.bad ?? [];
     problem = answer?.ok && read ? (bad.length ? m.file_none_taken() : "") : answer ? refusalsOf(read).map(say).join(" ") : m.no_answer();
     if (problem || !read?.weighed) return;
@@ -185,9 +182,7 @@
   <button class="button plain" disabled={weighed().length === 0} onclick={clear}>{m.weigh_clear()}</button>
   <span class="flex-1"></span>
   <button class="button plain" onclick={() => void saveTray()}>{m.tray_save()}</button>
-  <label class="button plain focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-rim"
-    >{m.tray_read()}<input class="sr-only" type="file" accept=".csv,text/csv" onchange={readTray} /></label
-  >
+  <FileButton plain label={m.tray_read()} accept=".csv,text/csv" onfile={readTray} />
 </div>
 
 {#if view.standIn}
