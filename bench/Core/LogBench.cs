@@ -1,6 +1,5 @@
 using System.Diagnostics;
 using System.Globalization;
-using Dapper;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 using Ystrata.Store;
@@ -47,21 +46,21 @@ internal static class LogBench
     internal static void Fill(string folder)
     {
         var random = new Random(20261126);
-        var spec = BatchSpec.Plain with { Fold = new([new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]) };
-        var planned = Planned.Of(spec, Planner.Plan(spec, Larder.Shipped, Learned.Nothing));
+        var plain = BatchSpec.Plain with { Fold = new([new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]) };
+        var planned = Planned.Of(plain, Planner.Plan(plain, Larder.Shipped, Learned.Nothing));
         string[] names = ["First-ferry squares", "Nigella coils", "Landing rounds", "Beet quarters", "Leek moons"];
         string[] notes = ["short rests, two went out early", "new bag of flour, drinks more", "", "best so far", "pan ran hot after the sixth"];
         using var db = new SqliteConnection($"Data Source={Path.Combine(folder, "ystrata.db")}");
         db.Open();
         using var work = db.BeginTransaction();
+        using var rows = new Rows(db);
         for (var i = 0; i < Cookings; i++)
         {
             var at = Start.AddMinutes(-i * (Days * 1440.0 / Cookings));
+            // No two cookings are alike.
+            var spec = plain with { Dough = plain.Dough with { Hydration = new(54 + 8 * random.NextDouble()) } };
             var batch = new Batch(Guid.CreateVersion7(at), null, names[i % names.Length], spec, at, at);
-            db.Execute(
-                "insert into batch (id, name, spec, made_for, changed_at) values (@Id, @Name, @Spec, @At, @At)",
-                new { Id = batch.Id.ToString(), batch.Name, Spec = SpecJson.Write(spec), At = Kitchen.Stamp(at) },
-                work);
+            Batches.Put(rows, new(batch));
             var outcome = Outcome.Nothing with
             {
                 Used = new(8, planned.Flour, planned.Liquid * (1 + 0.05 * random.NextDouble()), null, null, planned.BallMass),
@@ -71,8 +70,8 @@ internal static class LogBench
                 Faults = random.Next(3) == 0 ? [(Symptom)random.Next(16)] : [],
             };
             Logbook.Put(
-                db, work, new(new(Guid.CreateVersion7(at), batch.Id, spec, at, outcome, at, batch.Name, null, planned), [new(LessonKind.Thirst, "flour-white", random.NextDouble() * 4), new(LessonKind.PanTime, "", 0.9 + random.NextDouble() * 0.3)]));
-            Services.Put(db, new(
+                rows, new(new(Guid.CreateVersion7(at), batch.Id, spec, at, outcome, at, batch.Name, null, planned), [new(LessonKind.Thirst, "flour-white", random.NextDouble() * 4), new(LessonKind.PanTime, "", 0.9 + random.NextDouble() * 0.3)]));
+            Services.Put(rows, new(
                 new(Guid.CreateVersion7(at), batch.Id, batch.Name, new([new(batch.Name, spec)], ClockSpec.Usual, new(3600)), at, at.AddHours(1)),
                 [.. Enumerable.Range(1, EventsEach).Select(n => new StoveEvent(Guid.NewGuid(), new(n * 60), StoveAct.Turned, 0, 0, 0, n))]));
         }

@@ -249,6 +249,14 @@ public static class SpecCheck
         return refusals;
     }
 
+    /// <returns>What of the people and their times is out of range.</returns>
+    public static List<Refusal> Figures(ClockSpec clock)
+    {
+        var refusals = new List<Refusal>();
+        ClockCheck.Figures(clock, refusals);
+        return refusals;
+    }
+
     private static void Work(BatchSpec spec, Larder larder, List<Refusal> refusals)
     {
         var mix = FlourMix.Of(spec.Dough.Flours, larder);

@@ -40,7 +40,8 @@ public sealed class Batches(Kitchen kitchen)
     public void Add(Batch batch)
     {
         using var db = kitchen.Connect();
-        Put(db, new(batch));
+        using var rows = new Rows(db);
+        Put(rows, new(batch));
     }
 
     /// <returns>False when there is no such batch.</returns>
@@ -61,18 +62,17 @@ public sealed class Batches(Kitchen kitchen)
     /// <returns>False when no such batch was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "batch", id);
 
-    internal static void Put(SqliteConnection db, BatchRecord record) => db.Execute(
-        """
-        insert into batch (id, bread_id, name, spec, made_for, changed_at, deleted_at)
-        values (@Id, @BreadId, @Name, @Spec, @MadeFor, @ChangedAt, @DeletedAt)
-        """,
-        Row.Of(record.Batch, record.DeletedAt));
+    internal static void Put(Rows rows, BatchRecord record)
+    {
+        var row = Row.Of(record.Batch, record.DeletedAt);
+        rows.Add("batch", "id, bread_id, name, spec, made_for, changed_at, deleted_at", [row.Id, row.BreadId, row.Name, row.Spec, row.MadeFor, row.ChangedAt, row.DeletedAt]);
+    }
 
-    /// <summary>All of them as lines of JSON, in the trash or not, one by one.</summary>
-    internal static IEnumerable<string> Lines(SqliteConnection db) => db.Query<string>(
+    /// <summary>All of them as lines of JSON, in the trash or not, by their ids, one by one.</summary>
+    internal static IEnumerable<(string Batch, string Json)> Lines(SqliteConnection db) => db.Query<(string Batch, string Json)>(
         """
-        select json_object('kind', 'batch', 'batch', json_object(
-          'id', id, 'breadId', bread_id, 'name', name, 'spec', json(spec), 'madeFor', made_for, 'changedAt', changed_at), 'deletedAt', deleted_at)
+        select id Batch, json_object('kind', 'batch', 'batch', json_object(
+          'id', id, 'breadId', bread_id, 'name', name, 'spec', json(spec), 'madeFor', made_for, 'changedAt', changed_at), 'deletedAt', deleted_at) Json
         from batch order by id
         """,
         buffered: false);

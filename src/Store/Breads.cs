@@ -41,7 +41,8 @@ public sealed class Breads(Kitchen kitchen)
     public void Add(Bread bread)
     {
         using var db = kitchen.Connect();
-        Put(db, new(bread));
+        using var rows = new Rows(db);
+        Put(rows, new(bread));
     }
 
     /// <returns>False when there is no such bread.</returns>
@@ -59,9 +60,11 @@ public sealed class Breads(Kitchen kitchen)
     /// <returns>False when no such bread was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "bread", id);
 
-    internal static void Put(SqliteConnection db, BreadRecord record) => db.Execute(
-        "insert into bread (id, name, about, tags, spec, changed_at, deleted_at) values (@Id, @Name, @About, @Tags, @Spec, @ChangedAt, @DeletedAt)",
-        Row.Of(record.Bread, record.DeletedAt));
+    internal static void Put(Rows rows, BreadRecord record)
+    {
+        var row = Row.Of(record.Bread, record.DeletedAt);
+        rows.Add("bread", "id, name, about, tags, spec, changed_at, deleted_at", [row.Id, row.Name, row.About, row.Tags, row.Spec, row.ChangedAt, row.DeletedAt]);
+    }
 
     /// <summary>All of them, in the trash or not, one by one.</summary>
     internal static IEnumerable<BreadRecord> Each(SqliteConnection db) =>

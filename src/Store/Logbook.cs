@@ -52,6 +52,13 @@ public sealed class Logbook(Kitchen kitchen)
         e.changed_at ChangedAt, e.spec Spec, e.name Name, e.bread_id BreadId, e.planned Planned, e.more More, e.photo_id PhotoId, e.deleted_at DeletedAt
         """;
 
+    // What of an entry may change after it was written down.
+    private const string Changing =
+        """
+        cooked_at, pieces, flour_g, liquid_g, dough_fat_g, salt_g, ball_g, pan_c, first_side_s, second_side_s, last_side_s,
+        soft, leaves, colour, taste, filling, wall, counts, note, changed_at, more, words, photo_id
+        """;
+
     private const string LineColumns =
         """
         e.id Id, e.batch_id BatchId, e.bread_id BreadId, e.name Name, e.cooked_at CookedAt, e.soft Soft, e.leaves Leaves, e.colour Colour,
@@ -133,7 +140,8 @@ public sealed class Logbook(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
-        Put(db, work, new(entry, lessons));
+        using var rows = new Rows(db);
+        Put(rows, new(entry, lessons));
         work.Commit();
     }
 
@@ -142,14 +150,15 @@ public sealed class Logbook(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
+        using var rows = new Rows(db);
         foreach (var record in added)
         {
-            Put(db, work, record);
+            Put(rows, record);
         }
 
         foreach (var record in changed)
         {
-            Change(db, work, record.Entry, record.Lessons);
+            Change(rows, record);
         }
 
         work.Commit();
@@ -160,26 +169,22 @@ public sealed class Logbook(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
-        var changed = Change(db, work, entry, lessons);
+        using var rows = new Rows(db);
+        var changed = Change(rows, new(entry, lessons));
         work.Commit();
         return changed;
     }
 
-    private static bool Change(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons)
+    private static bool Change(Rows rows, LogRecord record)
     {
-        var changed = db.Execute(
-            """
-            update log_entry set cooked_at = @CookedAt, pieces = @Pieces, flour_g = @Flour, liquid_g = @Liquid, dough_fat_g = @DoughFat,
-              salt_g = @Salt, ball_g = @Ball, pan_c = @Pan, first_side_s = @FirstSide, second_side_s = @SecondSide,
-              last_side_s = @LastSide, soft = @Soft, leaves = @Leaves, colour = @Colour, taste = @Taste, filling = @Filling, wall = @Wall,
-              counts = @Counts, note = @Note, changed_at = @ChangedAt, more = @More, words = @Words, photo_id = @PhotoId
-            where id = @Id and deleted_at is null
-            """,
-            Parameters(entry),
-            work) == 1;
+        var id = record.Entry.Id.ToString();
+        var changed = rows.Change("log_entry", Changing, key => $"id = {key} and deleted_at is null", [.. Changed(record.Entry), id]);
         if (changed)
         {
-            Beside(db, work, entry, lessons, before: true);
+            rows.Remove("log_flour", "entry_id", id);
+            rows.Remove("log_fault", "entry_id", id);
+            rows.Remove("lesson", "entry_id", id);
+            Beside(rows, record);
         }
 
         return changed;
@@ -191,10 +196,10 @@ public sealed class Logbook(Kitchen kitchen)
     /// <returns>False when no such entry was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "log_entry", id);
 
-    /// <summary>All of them as lines of JSON, in the trash or not, one by one.</summary>
-    internal static IEnumerable<string> Lines(SqliteConnection db) => db.Query<string>(
+    /// <summary>All of them as lines of JSON, in the trash or not, by their batches, one by one.</summary>
+    internal static IEnumerable<(string Batch, string Json)> Lines(SqliteConnection db) => db.Query<(string Batch, string Json)>(
         $"""
-        select json_object('kind', 'log', 'entry', json_object(
+        select batch_id Batch, json_object('kind', 'log', 'entry', json_object(
           'id', id, 'batchId', batch_id, 'spec', json(spec), 'cookedAt', cooked_at, 'outcome', json_object(
             'used', json_object('pieces', pieces, 'flour', {Kitchen.Exact("flour_g")}, 'liquid', {Kitchen.Exact("liquid_g")}, 'doughFat', {Kitchen.Exact("dough_fat_g")}, 'salt', {Kitchen.Exact("salt_g")}, 'ballMass', {Kitchen.Exact("ball_g")}, 'lost', more -> '$.lost', 'dough', more -> '$.dough'),
             'timed', json_object('pan', {Kitchen.Exact("pan_c")}, 'firstSide', {Kitchen.Exact("first_side_s")}, 'secondSide', {Kitchen.Exact("second_side_s")}, 'lastSide', {Kitchen.Exact("last_side_s")}),
@@ -202,80 +207,61 @@ public sealed class Logbook(Kitchen kitchen)
             'note', note, 'yields', more -> '$.yields', 'hands', more -> '$.hands', 'faults', more -> '$.faults', 'counts', json(iif(counts, 'true', 'false'))),
           'changedAt', changed_at, 'name', name, 'breadId', bread_id, 'planned', json(planned), 'photoId', photo_id), 'lessons', (
             select json_group_array(json_object('kind', lower(substr(kind, 1, 1)) || substr(kind, 2), 'of', of, 'value', {Kitchen.Exact("value")})) from lesson where entry_id = e.id),
-          'deletedAt', deleted_at)
-        from log_entry e order by id
+          'deletedAt', deleted_at) Json
+        from log_entry e order by batch_id, id
         """,
         buffered: false);
 
-    internal static void Put(SqliteConnection db, SqliteTransaction work, LogRecord record)
+    internal static void Put(Rows rows, LogRecord record)
     {
-        db.Execute(
-            """
-            insert into log_entry (id, batch_id, spec, cooked_at, pieces, flour_g, liquid_g, dough_fat_g, salt_g, ball_g, pan_c,
-              first_side_s, second_side_s, last_side_s, soft, leaves, colour, taste, filling, wall, counts, note, changed_at,
-              name, bread_id, planned, more, words, photo_id, deleted_at)
-            values (@Id, @BatchId, @Spec, @CookedAt, @Pieces, @Flour, @Liquid, @DoughFat, @Salt, @Ball, @Pan,
-              @FirstSide, @SecondSide, @LastSide, @Soft, @Leaves, @Colour, @Taste, @Filling, @Wall, @Counts, @Note, @ChangedAt,
-              @Name, @BreadId, @Planned, @More, @Words, @PhotoId, @DeletedAt)
-            """,
-            Parameters(record.Entry, record.DeletedAt),
-            work);
-        Beside(db, work, record.Entry, record.Lessons, before: false);
+        var e = record.Entry;
+        rows.Add(
+            "log_entry",
+            $"id, batch_id, spec, name, bread_id, planned, deleted_at, {Changing}",
+            [
+                e.Id.ToString(), e.BatchId.ToString(), SpecJson.Write(e.Spec), e.Name, e.BreadId?.ToString(), e.Planned is null ? null : JsonSerializer.Serialize(e.Planned, SpecJson.Options),
+                Kitchen.StampIf(record.DeletedAt), .. Changed(e),
+            ]);
+        Beside(rows, record);
     }
 
     // What is found by and what is taught stand in tables of their own, written with the entry or not at all.
-    private static void Beside(SqliteConnection db, SqliteTransaction work, LogEntry entry, IReadOnlyList<Lesson> lessons, bool before)
+    private static void Beside(Rows rows, LogRecord record)
     {
-        var id = entry.Id.ToString();
-        if (before)
+        var (entry, id) = (record.Entry, record.Entry.Id.ToString());
+        foreach (var flour in entry.Spec.Dough.Flours.Select(f => f.Id).Distinct())
         {
-            db.Execute("delete from log_flour where entry_id = @id; delete from log_fault where entry_id = @id; delete from lesson where entry_id = @id", new { id }, work);
+            rows.Add("log_flour", "flour, entry_id", [flour, id]);
         }
 
-        db.Execute("insert into log_flour (flour, entry_id) values (@flour, @id)", entry.Spec.Dough.Flours.Select(f => f.Id).Distinct().Select(flour => new { flour, id }), work);
-        db.Execute("insert into log_fault (symptom, entry_id) values (@symptom, @id)", (entry.Outcome.Faults ?? []).Select(f => new { symptom = f.ToString(), id }), work);
-        db.Execute(
-            "insert or replace into lesson (entry_id, kind, of, value, cooked_at) values (@id, @kind, @Of, @Value, @at)",
-            lessons.Select(l => new { id, kind = l.Kind.ToString(), l.Of, l.Value, at = Kitchen.Stamp(entry.CookedAt) }),
-            work);
+        foreach (var fault in (entry.Outcome.Faults ?? []).Distinct())
+        {
+            rows.Add("log_fault", "symptom, entry_id", [fault.ToString(), id]);
+        }
+
+        // One lesson of a kind and a thing: the last.
+        foreach (var lesson in record.Lessons.Reverse().DistinctBy(l => (l.Kind, l.Of)))
+        {
+            rows.Add("lesson", "entry_id, kind, of, value, cooked_at", [id, lesson.Kind.ToString(), lesson.Of, lesson.Value, Kitchen.Stamp(entry.CookedAt)]);
+        }
     }
 
     private static string Escaped(string text) => text.Replace(@"\", @"\\", StringComparison.Ordinal).Replace("%", @"\%", StringComparison.Ordinal).Replace("_", @"\_", StringComparison.Ordinal);
 
-    private static object Parameters(LogEntry e, DateTimeOffset? deletedAt = null) => new
+    // In the order of Changing.
+    private static object?[] Changed(LogEntry e)
     {
-        Id = e.Id.ToString(),
-        BatchId = e.BatchId.ToString(),
-        Spec = SpecJson.Write(e.Spec),
-        CookedAt = Kitchen.Stamp(e.CookedAt),
-        e.Outcome.Used.Pieces,
-        Flour = e.Outcome.Used.Flour?.Value,
-        Liquid = e.Outcome.Used.Liquid?.Value,
-        DoughFat = e.Outcome.Used.DoughFat?.Value,
-        Salt = e.Outcome.Used.Salt?.Value,
-        Ball = e.Outcome.Used.BallMass?.Value,
-        Pan = e.Outcome.Timed.Pan?.Value,
-        FirstSide = e.Outcome.Timed.FirstSide?.Value,
-        SecondSide = e.Outcome.Timed.SecondSide?.Value,
-        LastSide = e.Outcome.Timed.LastSide?.Value,
-        e.Outcome.Judged.Soft,
-        e.Outcome.Judged.Leaves,
-        e.Outcome.Judged.Colour,
-        e.Outcome.Judged.Taste,
-        e.Outcome.Judged.Filling,
-        e.Outcome.Judged.Wall,
-        e.Outcome.Counts,
-        e.Outcome.Note,
-        ChangedAt = Kitchen.Stamp(e.ChangedAt),
-        e.Name,
-        BreadId = e.BreadId?.ToString(),
-        Planned = e.Planned is null ? null : JsonSerializer.Serialize(e.Planned, SpecJson.Options),
-        More = JsonSerializer.Serialize(
-            new More(e.Outcome.Used.Lost, e.Outcome.Used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
-        Words = Folding.Of($"{e.Name} {e.Outcome.Note}"),
-        PhotoId = e.PhotoId?.ToString(),
-        DeletedAt = Kitchen.StampIf(deletedAt),
-    };
+        var (used, timed, judged) = (e.Outcome.Used, e.Outcome.Timed, e.Outcome.Judged);
+        return
+        [
+            Kitchen.Stamp(e.CookedAt), used.Pieces, used.Flour?.Value, used.Liquid?.Value, used.DoughFat?.Value, used.Salt?.Value, used.BallMass?.Value,
+            timed.Pan?.Value, timed.FirstSide?.Value, timed.SecondSide?.Value, timed.LastSide?.Value,
+            judged.Soft, judged.Leaves, judged.Colour, judged.Taste, judged.Filling, judged.Wall,
+            e.Outcome.Counts, e.Outcome.Note, Kitchen.Stamp(e.ChangedAt),
+            JsonSerializer.Serialize(new More(used.Lost, used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
+            Folding.Of($"{e.Name} {e.Outcome.Note}"), e.PhotoId?.ToString(),
+        ];
+    }
 
     /// <summary>What has no column of its own: nothing is sought or sorted by it.</summary>
     private sealed record More(

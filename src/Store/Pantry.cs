@@ -168,27 +168,21 @@ public sealed class Pantry(Kitchen kitchen)
         db.Query<(string Body, string At, string? Deleted)>("select body, changed_at, deleted_at from larder_item order by body ->> '$.lot' is not null, id")
             .Select(r => new IngredientRecord(JsonSerializer.Deserialize<Ingredient>(r.Body, SpecJson.Options)!, Kitchen.Unstamp(r.At), Kitchen.UnstampIf(r.Deleted)));
 
-    internal static void Put(SqliteConnection db, KitchenRecord record)
+    internal static void Put(Rows rows, KitchenRecord record)
     {
         switch (record)
         {
             case UnitsRecord { Units: var units }:
-                db.Execute("insert into units (id, body) values (1, @body)", new { body = JsonSerializer.Serialize(units, SpecJson.Options) });
+                rows.Add("units", "id, body", [1, JsonSerializer.Serialize(units, SpecJson.Options)]);
                 break;
             case HandRecord hand:
-                db.Execute(
-                    "insert into hand_time (work, seconds, changed_at) values (@work, @Value, @at)",
-                    new { work = hand.Work.ToString(), hand.Time.Value, at = Kitchen.Stamp(hand.ChangedAt) });
+                rows.Add("hand_time", "work, seconds, changed_at", [hand.Work.ToString(), hand.Time.Value, Kitchen.Stamp(hand.ChangedAt)]);
                 break;
             case VesselRecord { Vessel: var vessel } kept:
-                db.Execute(
-                    "insert into vessel (id, name, volume_ml, changed_at, deleted_at) values (@Id, @Name, @Value, @at, @deleted)",
-                    new { vessel.Id, vessel.Name, vessel.Volume.Value, at = Kitchen.Stamp(kept.ChangedAt), deleted = Kitchen.StampIf(kept.DeletedAt) });
+                rows.Add("vessel", "id, name, volume_ml, changed_at, deleted_at", [vessel.Id, vessel.Name, vessel.Volume.Value, Kitchen.Stamp(kept.ChangedAt), Kitchen.StampIf(kept.DeletedAt)]);
                 break;
             case IngredientRecord { Ingredient: var item } kept:
-                db.Execute(
-                    "insert into larder_item (id, body, changed_at, deleted_at) values (@Id, @body, @at, @deleted)",
-                    new { item.Id, body = JsonSerializer.Serialize(item, SpecJson.Options), at = Kitchen.Stamp(kept.ChangedAt), deleted = Kitchen.StampIf(kept.DeletedAt) });
+                rows.Add("larder_item", "id, body, changed_at, deleted_at", [item.Id, JsonSerializer.Serialize(item, SpecJson.Options), Kitchen.Stamp(kept.ChangedAt), Kitchen.StampIf(kept.DeletedAt)]);
                 break;
         }
     }

@@ -12,7 +12,8 @@ public sealed class Photos(Kitchen kitchen)
     public void Add(Photo photo)
     {
         using var db = kitchen.Connect();
-        Put(db, photo);
+        using var rows = new Rows(db);
+        Put(rows, photo);
     }
 
     public bool Known(Guid id)
@@ -21,9 +22,8 @@ public sealed class Photos(Kitchen kitchen)
         return db.ExecuteScalar<bool>("select exists (select 1 from photo where id = @id)", new { id = id.ToString() });
     }
 
-    internal static void Put(SqliteConnection db, Photo photo) => db.Execute(
-        "insert into photo (id, kind, body, small, made_at) values (@Id, @Kind, @Body, @Small, @MadeAt)",
-        new { Id = photo.Id.ToString(), photo.Kind, photo.Body, photo.Small, MadeAt = Kitchen.Stamp(photo.MadeAt) });
+    internal static void Put(Rows rows, Photo photo) =>
+        rows.Add("photo", "id, kind, body, small, made_at", [photo.Id.ToString(), photo.Kind, photo.Body, photo.Small, Kitchen.Stamp(photo.MadeAt)]);
 
     /// <summary>All of them, one by one.</summary>
     internal static IEnumerable<PhotoRecord> Each(SqliteConnection db) =>

@@ -28,12 +28,12 @@ public sealed class PracticeScores(Kitchen kitchen)
     public void Add(PracticeScore score)
     {
         using var db = kitchen.Connect();
-        Put(db, score);
+        using var rows = new Rows(db);
+        Put(rows, score);
     }
 
-    internal static void Put(SqliteConnection db, PracticeScore score) => db.Execute(
-        "insert into practice (id, seed, played_at, score, turns, lift) values (@Id, @Seed, @PlayedAt, @Score, @Turns, @Lift)",
-        new { Id = score.Id.ToString(), score.Seed, PlayedAt = Kitchen.Stamp(score.PlayedAt), score.Score, Turns = JsonSerializer.Serialize(score.Turns), score.Lift });
+    internal static void Put(Rows rows, PracticeScore score) => rows.Add(
+        "practice", "id, seed, played_at, score, turns, lift", [score.Id.ToString(), score.Seed, Kitchen.Stamp(score.PlayedAt), score.Score, JsonSerializer.Serialize(score.Turns), score.Lift]);
 
     /// <summary>All of them, one by one.</summary>
     internal static IEnumerable<PracticeRecord> Each(SqliteConnection db) =>

@@ -59,9 +59,8 @@ public sealed class Record(Kitchen kitchen)
         db.Query<(string Kind, string Of, bool Used, string? ForgottenAt)>("select kind, of, used, forgotten_at from learned order by kind, of", buffered: false)
             .Select(r => new LearnedRecord(Enum.Parse<LessonKind>(r.Kind), r.Of, r.Used, Kitchen.UnstampIf(r.ForgottenAt)));
 
-    internal static void Put(SqliteConnection db, LearnedRecord record) => db.Execute(
-        "insert into learned (kind, of, used, forgotten_at) values (@kind, @Of, @Used, @at)",
-        new { kind = record.Lesson.ToString(), record.Of, record.Used, at = Kitchen.StampIf(record.ForgottenAt) });
+    internal static void Put(Rows rows, LearnedRecord record) =>
+        rows.Add("learned", "kind, of, used, forgotten_at", [record.Lesson.ToString(), record.Of, record.Used, Kitchen.StampIf(record.ForgottenAt)]);
 
     /// <summary>Says whether plans use a figure.</summary>
     public void Use(LessonKind kind, string of, bool used)

@@ -36,21 +36,21 @@ public sealed class Services(Kitchen kitchen)
     public void Add(KeptService service)
     {
         using var db = kitchen.Connect();
-        Insert(db, service);
+        using var rows = new Rows(db);
+        Put(rows, new(service, []));
     }
 
     /// <summary>Every event, in the order they were taken.</summary>
     public IReadOnlyList<StoveEvent> Events(Guid id)
     {
         using var db = kitchen.Connect();
-        return
-        [
-            .. db.Query<string>("select body from service_event where service_id = @id order by number", new { id = id.ToString() })
-                .Select(Read),
-        ];
+        return db.QuerySingleOrDefault<string>($"select {AllEvents("s")} from service s where id = @id", new { id = id.ToString() }) is { } events
+            ? JsonSerializer.Deserialize<IReadOnlyList<StoveEvent>>(events, SpecJson.Options)!
+            : [];
     }
 
-    /// <summary>Appends one event; once it returns, the event is on the disk. One that ends the service closes it.</summary>
+    /// <summary>Appends one event to a service that runs; once it returns, the event is on the disk. One that ends the service closes it.</summary>
+    /// <exception cref="SqliteException">The service has the event already.</exception>
     public void Append(Guid id, StoveEvent e, DateTimeOffset at)
     {
         using var db = kitchen.Connect();
@@ -60,52 +60,50 @@ public sealed class Services(Kitchen kitchen)
             insert into service_event (id, service_id, number, body)
             values (@Event, @id, (select coalesce(max(number), 0) + 1 from service_event where service_id = @id), @Body)
             """,
-            new { Event = e.Id.ToString(), id = id.ToString(), Body = Written(e) },
+            new { Event = e.Id.ToString(), id = id.ToString(), Body = JsonSerializer.Serialize(e, SpecJson.Options) },
             work);
         if (e.Act == StoveAct.End)
         {
-            db.Execute("update service set closed_at = @at where id = @id", new { id = id.ToString(), at = Kitchen.Stamp(at) }, work);
+            db.Execute(
+                $"update service as s set closed_at = @at, events = {AllEvents("s")} where id = @id; delete from service_event where service_id = @id",
+                new { id = id.ToString(), at = Kitchen.Stamp(at) },
+                work);
         }
 
         work.Commit();
     }
 
-    internal static void Put(SqliteConnection db, ServiceRecord record)
+    internal static void Put(Rows rows, ServiceRecord record)
     {
-        Insert(db, record.Service);
-        db.Execute(
-            """
-            insert into service_event (id, service_id, number, body)
-            select value ->> '$.id', @id, key + 1, value from json_each(@events)
-            """,
-            new { id = record.Service.Id.ToString(), events = JsonSerializer.Serialize(record.Events, SpecJson.Options) });
+        var kept = record.Service;
+        rows.Add(
+            "service",
+            "id, batch_id, name, body, opened_at, closed_at, events",
+            [
+                kept.Id.ToString(), kept.BatchId.ToString(), kept.Name, JsonSerializer.Serialize(new Body(kept.BatchId, kept.Service), SpecJson.Options),
+                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), JsonSerializer.Serialize(record.Events, SpecJson.Options),
+            ]);
     }
 
-    /// <summary>All of them with their events as lines of JSON, one by one.</summary>
-    internal static IEnumerable<string> Lines(SqliteConnection db) => db.Query<string>(
-        """
-        select json_object('kind', 'service', 'service', json_object(
-          'id', id, 'batchId', body -> '$.batchId', 'name', name, 'service', body -> '$.service', 'openedAt', opened_at, 'closedAt', closed_at), 'events', (
-            select json_group_array(json(e.body)) from (select body from service_event where service_id = s.id order by number) e))
-        from service s order by id
+    /// <summary>All of them with their events as lines of JSON, by their batches, one by one.</summary>
+    internal static IEnumerable<(string Batch, string Json)> Lines(SqliteConnection db) => db.Query<(string Batch, string Json)>(
+        $"""
+        select coalesce(batch_id, '') Batch, json_object('kind', 'service', 'service', json_object(
+          'id', id, 'batchId', body -> '$.batchId', 'name', name, 'service', body -> '$.service', 'openedAt', opened_at, 'closedAt', closed_at), 'events', json({AllEvents("s")})) Json
+        from service s order by batch_id, opened_at desc, id
         """,
         buffered: false);
 
-    private static void Insert(SqliteConnection db, KeptService service) => db.Execute(
-        "insert into service (id, batch_id, name, body, opened_at, closed_at) values (@Id, @BatchId, @Name, @Body, @OpenedAt, @ClosedAt)",
-        new
-        {
-            Id = service.Id.ToString(),
-            BatchId = service.BatchId.ToString(),
-            service.Name,
-            Body = JsonSerializer.Serialize(new Body(service.BatchId, service.Service), SpecJson.Options),
-            OpenedAt = Kitchen.Stamp(service.OpenedAt),
-            ClosedAt = Kitchen.StampIf(service.ClosedAt),
-        });
-
-    private static string Written(StoveEvent e) => JsonSerializer.Serialize(e, SpecJson.Options);
-
-    private static StoveEvent Read(string body) => JsonSerializer.Deserialize<StoveEvent>(body, SpecJson.Options)!;
+    /// <summary>SQL for every event of a service, in the order they were taken, as one list.</summary>
+    /// <param name="service">What its row is called there.</param>
+    internal static string AllEvents(string service) =>
+        $"""
+        iif(exists (select 1 from service_event where service_id = {service}.id), (
+          select json_group_array(json(body)) from (
+            select value body, key number, 0 since from json_each({service}.events)
+            union all select body, number, 1 from service_event where service_id = {service}.id order by since, number)),
+          {service}.events)
+        """;
 
     private sealed record Body(Guid BatchId, Service Service);
 
@@ -113,7 +111,7 @@ public sealed class Services(Kitchen kitchen)
     {
         public KeptService ToService()
         {
-            var body = JsonSerializer.Deserialize<Body>(Body, SpecJson.Options)!;
+            var body = JsonSerializer.Deserialize<Body>(Body, SpecJson.Remembering)!;
             return new(Guid.Parse(Id), body.BatchId, Name, body.Service, Kitchen.Unstamp(OpenedAt), ClosedAt is null ? null : Kitchen.Unstamp(ClosedAt));
         }
     }

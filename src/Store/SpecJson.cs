@@ -9,6 +9,9 @@ public static class SpecJson
 {
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
+    /// <summary>The same, for much that is read at once: specs that were just read are not read again. For bytes that lie in one piece.</summary>
+    public static JsonSerializerOptions Remembering { get; } = new(Options) { Converters = { new SpecMemory() } };
+
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
         options.Converters.Add(new MeasureConverterFactory());
@@ -23,7 +26,7 @@ public static class SpecJson
     public static string Write(BatchSpec spec) => JsonSerializer.Serialize(spec, Options);
 
     public static BatchSpec Read(string json) =>
-        JsonSerializer.Deserialize<BatchSpec>(json, Options) ?? throw new JsonException("an empty spec");
+        JsonSerializer.Deserialize<BatchSpec>(json, Remembering) ?? throw new JsonException("an empty spec");
 }
 
 /// <summary>Writes every <see cref="IMeasure{TSelf}"/> as its number.</summary>

@@ -40,7 +40,8 @@ public sealed class Staging : IDisposable
     private readonly Kitchen kitchen;
     private readonly string path = Path.Combine(Directory.CreateTempSubdirectory("ystrata-file-").FullName, "file.db");
     private readonly SqliteConnection db;
-    private SqliteTransaction? work;
+    private readonly SqliteTransaction work;
+    private readonly Rows rows;
 
     // Made once: an empty kitchen of this version.
     private static readonly Lazy<byte[]> Empty = new(() =>
@@ -75,6 +76,7 @@ public sealed class Staging : IDisposable
         // Should it break, the file is read again: nothing of it has to outlive that.
         db.Execute("pragma synchronous = off; pragma journal_mode = off");
         work = db.BeginTransaction();
+        rows = new(db);
     }
 
     /// <summary>Where it lies meanwhile.</summary>
@@ -87,38 +89,38 @@ public sealed class Staging : IDisposable
         switch (record)
         {
             case UnitsRecord or HandRecord or VesselRecord or IngredientRecord:
-                Pantry.Put(db, record);
+                Pantry.Put(rows, record);
                 break;
             case BreadRecord bread:
-                Breads.Put(db, bread);
+                Breads.Put(rows, bread);
                 break;
             case BatchRecord batch:
-                Batches.Put(db, batch);
+                Batches.Put(rows, batch);
                 break;
             case ServiceRecord service:
-                Services.Put(db, service);
+                Services.Put(rows, service);
                 break;
             case LearnedRecord learned:
-                Record.Put(db, learned);
+                Record.Put(rows, learned);
                 break;
             case PracticeRecord practice:
-                PracticeScores.Put(db, practice.Score);
+                PracticeScores.Put(rows, practice.Score);
                 break;
             case LogRecord log:
-                Logbook.Put(db, work!, log);
+                Logbook.Put(rows, log);
                 break;
             default:
                 throw new ArgumentException("a photo is made anew first", nameof(record));
         }
     }
 
-    public void Put(Photo photo) => Photos.Put(db, photo);
+    public void Put(Photo photo) => Photos.Put(rows, photo);
 
     /// <summary>The file has been read to its end.</summary>
     public void Close()
     {
-        work!.Commit();
-        work = null;
+        work.Commit();
+        rows.Dispose();
         db.Close();
     }
 
@@ -180,7 +182,8 @@ public sealed class Staging : IDisposable
 
     public void Dispose()
     {
-        work?.Dispose();
+        rows.Dispose();
+        work.Dispose();
         db.Dispose();
         Directory.Delete(Folder, recursive: true);
     }
@@ -198,17 +201,10 @@ public sealed class Staging : IDisposable
 
         public string Joined => $"other.{table} s join main.{table} h on {Match}";
 
-        // A photo never changes; a service has its events beside it.
-        public string Same => table switch
-        {
-            "photo" => "true",
-            "service" => $"{Equal} and (select count(*) from main.service_event e where e.service_id = h.id) = (select count(*) from other.service_event e where e.service_id = s.id)",
-            _ => Equal,
-        };
+        // A photo never changes; of a service that runs here, what happened since stands beside it.
+        public string Same => table == "photo" ? "true" : string.Join(" and ", columns.Select(c => $"{(c == "events" ? Services.AllEvents("h") : $"h.{c}")} is s.{c}"));
 
         public string Set => string.Join(", ", columns.Select(c => $"{c} = excluded.{c}"));
-
-        private string Equal => string.Join(" and ", columns.Select(c => $"h.{c} is s.{c}"));
 
         public string Alive(string row) => columns.Contains("deleted_at") ? $"{row}.deleted_at is null" : "true";
     }

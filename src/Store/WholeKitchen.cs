@@ -32,12 +32,30 @@ public sealed class WholeKitchen(Kitchen kitchen)
         return [.. Written(items.Where(i => uses.Contains(i.Ingredient.Id))), .. Written([new BreadRecord(bread)])];
     }
 
-    // Of batches, services and cookings there are many: SQLite puts what it has as JSON together by itself.
     private static IEnumerable<string>[] Parts(SqliteConnection db) =>
-    [
-        Written(Pantry.Each(db)), Written(Breads.Each(db)), Batches.Lines(db), Services.Lines(db), Written(Photos.Each(db)), Logbook.Lines(db), Written(Record.Each(db)),
-        Written(PracticeScores.Each(db)),
-    ];
+        [Written(Pantry.Each(db)), Written(Breads.Each(db)), Written(Photos.Each(db)), Cookings(db), Written(Record.Each(db)), Written(PracticeScores.Each(db))];
+
+    // Every batch, then its services, then what was logged of it. Of these there are many: SQLite puts what it has as JSON together by itself.
+    private static IEnumerable<string> Cookings(SqliteConnection db)
+    {
+        var parts = new[] { Batches.Lines(db), Services.Lines(db), Logbook.Lines(db) }.Select(p => p.GetEnumerator()).ToList();
+        try
+        {
+            var more = parts.Where(p => p.MoveNext()).ToList();
+            while (more.MinBy(p => p.Current.Batch, StringComparer.Ordinal) is { } next)
+            {
+                yield return next.Current.Json;
+                if (!next.MoveNext())
+                {
+                    more.Remove(next);
+                }
+            }
+        }
+        finally
+        {
+            parts.ForEach(p => p.Dispose());
+        }
+    }
 
     private static IEnumerable<string> Written(IEnumerable<KitchenRecord> records) => records.Select(r => JsonSerializer.Serialize(r, Readable));
 

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
@@ -45,8 +46,31 @@ public sealed class MigrationTests : IDisposable
         Assert.Empty(new Breads(kitchen).Find(bread)!.Tags);
     }
 
-    // The file as the first version made it: its one script, and the journal that says so.
-    private void Write(string sql)
+    [Fact]
+    public void Services_from_before_keep_their_events_in_their_order_and_the_one_that_runs_goes_on()
+    {
+        var (ended, running) = (Guid.NewGuid(), Guid.NewGuid());
+        var events = Enumerable.Range(1, 12).Select(n => new StoveEvent(Guid.NewGuid(), new(n * 20 + 1.0 / 3), n == 12 ? StoveAct.End : StoveAct.Turned, 0, 0, 0, n)).ToList();
+        var body = JsonSerializer.Serialize(new { batchId = Guid.NewGuid(), service = new Service([new("Leek", BatchSpec.Plain)], ClockSpec.Usual, new(3600)) }, SpecJson.Options);
+        foreach (var (id, closed, count) in new[] { (ended, "'2026-11-01T10:00:00.000Z'", 12), (running, "null", 3) })
+        {
+            Write($"insert into service (id, name, body, opened_at, closed_at) values ('{id}', 'Leek', '{body}', '2026-11-01T09:00:00.000Z', {closed})", version: 5);
+            // Written down in any order, they count by their numbers.
+            foreach (var (e, n) in events.Take(count).Select((e, i) => (e, i + 1)).Reverse())
+            {
+                Write($"insert into service_event (service_id, id, number, body) values ('{id}', '{e.Id}', {n}, '{JsonSerializer.Serialize(e, SpecJson.Options)}')", version: 5);
+            }
+        }
+
+        var services = new Services(temp.Open());
+        Assert.Equal(events, services.Events(ended));
+        Assert.Equal(events[..3], services.Events(running));
+        services.Append(running, events[3], TempKitchen.Noon);
+        Assert.Equal(events[..4], services.Events(running));
+    }
+
+    // The file as an earlier version made it: its scripts, and the journal that says so.
+    private void Write(string sql, int version = 1)
     {
         Directory.CreateDirectory(Path.GetDirectoryName(temp.File)!);
         var fresh = !File.Exists(temp.File);
@@ -54,11 +78,13 @@ public sealed class MigrationTests : IDisposable
         db.Open();
         if (fresh)
         {
-            const string First = "Ystrata.Store.Migrations.0001_breads_batches_log.sql";
-            using var script = new StreamReader(typeof(Kitchen).Assembly.GetManifestResourceStream(First)!);
-            Run(db, script.ReadToEnd());
             Run(db, "create table SchemaVersions (SchemaVersionID integer primary key autoincrement not null, ScriptName text not null, Applied datetime not null)");
-            Run(db, $"insert into SchemaVersions (ScriptName, Applied) values ('{First}', '2026-11-01')");
+            foreach (var name in Kitchen.Scripts.Order(StringComparer.Ordinal).Take(version))
+            {
+                using var script = new StreamReader(typeof(Kitchen).Assembly.GetManifestResourceStream(name)!);
+                Run(db, script.ReadToEnd());
+                Run(db, $"insert into SchemaVersions (ScriptName, Applied) values ('{name}', '2026-11-01')");
+            }
         }
 
         Run(db, sql);

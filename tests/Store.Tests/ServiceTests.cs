@@ -1,3 +1,4 @@
+using Dapper;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
@@ -57,6 +58,44 @@ public sealed class ServiceTests : IDisposable
         services.Append(late.Id, new(Guid.CreateVersion7(), new(60), StoveAct.End), TempKitchen.Noon.AddHours(1));
         Assert.Equal([early.Id], services.Open().Select(s => s.Id));
         Assert.Equal(TempKitchen.Noon.AddHours(1), services.Find(late.Id)!.ClosedAt);
+    }
+
+    [Fact]
+    public void What_an_ended_service_was_taken_through_lies_in_one_row()
+    {
+        var kitchen = temp.Open();
+        var services = new Services(kitchen);
+        var (ended, running) = (Some(), Some(5));
+        List<StoveEvent> events = [Laid(10), Laid(1.0 / 3), new(Guid.CreateVersion7(), new(12), StoveAct.End)];
+        services.Add(ended);
+        services.Add(running);
+        events.ForEach(e => services.Append(ended.Id, e, TempKitchen.Noon));
+        services.Append(running.Id, events[0], TempKitchen.Noon);
+
+        Assert.Equal(events, services.Events(ended.Id));
+        using var db = kitchen.Connect();
+        Assert.Equal([running.Id.ToString()], db.Query<string>("select service_id from service_event"));
+    }
+
+    [Fact]
+    public void A_service_that_came_with_events_has_those_after_them_last()
+    {
+        var kitchen = temp.Open();
+        var kept = Some();
+        List<StoveEvent> events = [Laid(10), Laid(11), Laid(12), Laid(13)];
+        using (var db = kitchen.Connect())
+        {
+            using var rows = new Rows(db);
+            Services.Put(rows, new(kept, events[..2]));
+        }
+
+        var services = new Services(kitchen);
+        services.Append(kept.Id, events[2], TempKitchen.Noon);
+        services.Append(kept.Id, events[3], TempKitchen.Noon);
+        Assert.Equal(events, services.Events(kept.Id));
+        services.Append(kept.Id, events[0] with { Act = StoveAct.End, Id = Guid.CreateVersion7() }, TempKitchen.Noon);
+        Assert.Equal(events, services.Events(kept.Id).Take(4));
+        Assert.Equal(StoveAct.End, services.Events(kept.Id)[4].Act);
     }
 
     [Fact]

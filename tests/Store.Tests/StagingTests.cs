@@ -227,6 +227,30 @@ public sealed class StagingTests : IDisposable
     }
 
     [Fact]
+    public void What_belongs_to_one_batch_stands_together_in_a_file()
+    {
+        var batches = Enumerable.Range(0, 3).Select(_ => TempKitchen.SomeBatch()).OrderBy(b => b.Id.ToString(), StringComparer.Ordinal).ToList();
+        batches.ForEach(new Batches(from).Add);
+        // Logged and served in another order than they were planned.
+        foreach (var batch in batches.AsEnumerable().Reverse())
+        {
+            new Logbook(from).Add(TempKitchen.SomeEntry(batch.Id), []);
+            new Services(from).Add(new(Guid.CreateVersion7(), batch.Id, batch.Name, new([new(batch.Name, batch.Spec)], ClockSpec.Usual, new(3600)), At, At));
+        }
+
+        new Logbook(from).Add(TempKitchen.SomeEntry(batches[1].Id), []);
+        Assert.Equal(
+            [("batch", 0), ("service", 0), ("log", 0), ("batch", 1), ("service", 1), ("log", 1), ("log", 1), ("batch", 2), ("service", 2), ("log", 2)],
+            Everything(from).Select(r => r switch
+            {
+                BatchRecord b => ("batch", b.Batch.Id),
+                ServiceRecord s => ("service", s.Service.BatchId),
+                LogRecord l => ("log", l.Entry.BatchId),
+                _ => ("", Guid.Empty),
+            }).Select(r => (r.Item1, batches.FindIndex(b => b.Id == r.Item2))));
+    }
+
+    [Fact]
     public void A_kitchen_is_written_out_as_it_was_when_that_began()
     {
         new Breads(from).Add(TempKitchen.SomeBread("First"));

@@ -1,6 +1,8 @@
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
+using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 using Ystrata.Web.Files;
@@ -99,6 +101,25 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
         end = await FileTests.Ended(there, FileTests.File($"{Own("own-a")},\n{Own("own-b")},\n{Own("../etc")}"));
         Assert.Equal(["ingredient.name", "ingredient.name"], end["bad"]!.AsArray().Select(b => (string)b!["refusals"]![0]!["field"]!));
         Assert.Equal("notInList", (string)end["bad"]![1]!["refusals"]![1]!["code"]!);
+    }
+
+    [Fact]
+    public async Task A_service_with_one_press_twice_or_hands_beyond_all_measure_is_refused()
+    {
+        var batch = new Batch(Guid.Parse(Ours), null, "Rounds", WebKitchen.Squares(), DateTimeOffset.UnixEpoch, DateTimeOffset.UnixEpoch);
+        var press = new StoveEvent(Guid.NewGuid(), new(9), StoveAct.Laid, 0, 0, 0, 1);
+        KeptService Kept(ClockSpec clock) => new(Guid.NewGuid(), batch.Id, "Rounds", new([new("Rounds", batch.Spec)], clock, new(3600)), DateTimeOffset.UnixEpoch, null);
+        KitchenRecord[] records =
+        [
+            new BatchRecord(batch),
+            new ServiceRecord(Kept(ClockSpec.Usual), [press, press with { Id = Guid.NewGuid() }, press]),
+            new ServiceRecord(Kept(ClockSpec.Usual with { People = 900 }), [press]),
+            new ServiceRecord(Kept(ClockSpec.Usual), [press]),
+        ];
+        var end = await FileTests.Ended(there, FileTests.File(string.Join(",\n", records.Select(r => JsonSerializer.Serialize(r, SpecJson.Options)))));
+        Assert.Equal(
+            [(3, "events", "namedTwice"), (4, "service.clock.people", "outOfRange")],
+            end["bad"]!.AsArray().Select(b => ((int)b!["line"]!, (string)b["refusals"]![0]!["field"]!, (string)b["refusals"]![0]!["code"]!)));
     }
 
     [Fact]

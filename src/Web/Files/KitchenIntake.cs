@@ -15,11 +15,13 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     /// <summary>Bad records that are told of at once.</summary>
     public const int MostBad = 20;
 
-    // Records that are checked and wait to be written down: one hand reads while the other writes.
-    private const int MostWaiting = 256;
+    // Handfuls that are checked and wait to be written down: one hand reads while the other writes.
+    private const int MostWaiting = 2;
 
-    private const double MostNumber = 1e12;
-    private const int MostTurns = 20, MostEvents = 20_000, LongestId = 64;
+    // As large as a handful of records grows before it is looked through.
+    private const int HandfulBytes = 100_000;
+
+    private const int MostSound = 256, MostTurns = 20, MostEvents = 20_000, LongestId = 64;
 
     private static readonly Limit Volume = new("vessel.volume", 3, 10_000, Millilitres.Unit);
 
@@ -30,8 +32,11 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     private readonly HashSet<Guid> breadsHere = [], batchesHere = [], photosHere = [];
     private readonly Dictionary<string, string> names = new(StringComparer.OrdinalIgnoreCase);
     private readonly List<IngredientRecord> items = [];
+
+    // Specs the larder has been asked about.
+    private readonly HashSet<BatchSpec> sound = new(ReferenceEqualityComparer.Instance);
     private readonly RecordReader reader = new(file);
-    private readonly BlockingCollection<(long Line, string Name, KitchenRecord Record, byte[]? Small)> passed = new(MostWaiting);
+    private readonly BlockingCollection<List<Passed>> passed = new(MostWaiting);
     private readonly List<BadLine> bad = [];
     private Task? writing;
     private Larder larder = kitchen.Now;
@@ -64,19 +69,15 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
             writing = Task.Run(Write);
         }
 
-        for (var i = 0; i < most; i++)
+        for (var till = Count + most; Count < till;)
         {
-            if (Enough() || reader.Next() is not var (line, json))
+            var (handful, ended) = Handful(till - Count);
+            Take(handful);
+            if (ended || Enough())
             {
                 passed.CompleteAdding();
                 writing.GetAwaiter().GetResult();
                 return false;
-            }
-
-            Count++;
-            if (Put(line, json.Span) is var (name, refusals) && refusals.Count > 0)
-            {
-                Refuse(line, name, refusals);
             }
         }
 
@@ -88,6 +89,46 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         passed.CompleteAdding();
         writing?.ContinueWith(_ => { }, TaskScheduler.Default).Wait();
         passed.Dispose();
+    }
+
+    private (List<FileRecord> Records, bool Ended) Handful(int most)
+    {
+        var records = new List<FileRecord>();
+        for (var bytes = 0; records.Count < most && bytes < HandfulBytes;)
+        {
+            if (reader.Next() is not { } record)
+            {
+                return (records, true);
+            }
+
+            records.Add(record);
+            bytes += record.Json.Length;
+        }
+
+        return (records, false);
+    }
+
+    // What each says by itself is found out side by side; whether it fits what came before, one after the other.
+    private void Take(List<FileRecord> handful)
+    {
+        var understood = new Understood[handful.Count];
+        Parallel.For(0, handful.Count, i => understood[i] = Understand(handful[i]));
+        var good = new List<Passed>(handful.Count);
+        foreach (var (line, record, small, odd) in understood.TakeWhile(_ => !Enough()))
+        {
+            Count++;
+            var (name, refusals) = odd is null ? Check(record!, small) : ("", [odd]);
+            if (refusals.Count > 0)
+            {
+                Refuse(line, name, refusals);
+                continue;
+            }
+
+            good.Add(new(line, name, record!, small));
+            Note(record!);
+        }
+
+        passed.Add(good);
     }
 
     private bool Enough()
@@ -121,7 +162,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
 
     private void WriteAll()
     {
-        foreach (var (line, name, record, small) in passed.GetConsumingEnumerable())
+        foreach (var (line, name, record, small) in passed.GetConsumingEnumerable().SelectMany(p => p))
         {
             try
             {
@@ -141,38 +182,44 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         }
     }
 
-    private (string Name, IReadOnlyList<Refusal> Refusals) Put(long line, ReadOnlySpan<byte> json)
+    private static Understood Understand(FileRecord from)
     {
-        if (Odd(json) is { } odd)
+        if (from.Odd is { } odd)
         {
-            return ("", [odd]);
+            return new(from.Line, null, null, odd);
         }
 
-        KitchenRecord? record;
         try
         {
-            record = Kinds.TryGetValue(KindOf(json), out var kind)
-                ? (KitchenRecord?)JsonSerializer.Deserialize(json, kind, SpecJson.Options)
-                : JsonSerializer.Deserialize<KitchenRecord>(json, SpecJson.Options);
+            var record = Deserialized(from.Json, SpecJson.Remembering);
+            return new(from.Line, record, record is PhotoRecord photo ? PhotoFile.SmallOf(photo.Body) : null, null);
         }
-        catch (JsonException e)
+        catch (JsonException)
         {
-            return ("", [Problems.Read(e)]);
+            return new(from.Line, null, null, Why(from.Json));
         }
         catch (Exception e) when (e is NotSupportedException or InvalidOperationException or ArgumentException)
         {
-            return ("", [new("kind", RefusalCode.Missing)]);
+            return new(from.Line, null, null, new("kind", RefusalCode.Missing));
         }
+    }
 
-        var (name, refusals) = Check(record!);
-        if (refusals.Count > 0)
+    private static KitchenRecord? Deserialized(byte[] json, JsonSerializerOptions options) => Kinds.TryGetValue(KindOf(json), out var kind)
+        ? (KitchenRecord?)JsonSerializer.Deserialize(json, kind, options)
+        : JsonSerializer.Deserialize<KitchenRecord>(json, options);
+
+    // Read in one go, it says of a spec too where in the record it breaks.
+    private static Refusal Why(byte[] json)
+    {
+        try
         {
-            return (name, refusals);
+            Deserialized(json, SpecJson.Options);
+            return new("", RefusalCode.Unreadable);
         }
-
-        passed.Add((line, name, record!, record is PhotoRecord photo ? PhotoFile.SmallOf(photo.Body) : null));
-        Note(record!);
-        return (name, []);
+        catch (JsonException e)
+        {
+            return Problems.Read(e);
+        }
     }
 
     // A kind that stands first is known without reading the record twice.
@@ -182,32 +229,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         return reader.Read() && reader.Read() && reader.ValueTextEquals("kind"u8) && reader.Read() && reader.TokenType == JsonTokenType.String ? reader.GetString()! : "";
     }
 
-    // What no reader of one record would see: figures beyond all measure, and nothing where something has to stand in a list.
-    private static Refusal? Odd(ReadOnlySpan<byte> json)
-    {
-        var reader = new Utf8JsonReader(json);
-        ulong lists = 0;
-        while (reader.Read())
-        {
-            switch (reader.TokenType)
-            {
-                case JsonTokenType.StartArray:
-                    lists |= 1ul << reader.CurrentDepth;
-                    break;
-                case JsonTokenType.StartObject:
-                    lists &= ~(1ul << reader.CurrentDepth);
-                    break;
-                case JsonTokenType.Null when (lists & (1ul << (reader.CurrentDepth - 1))) != 0:
-                    return new("", RefusalCode.Unreadable, Item: "null");
-                case JsonTokenType.Number when !(reader.TryGetDouble(out var value) && Math.Abs(value) <= MostNumber):
-                    return new("", RefusalCode.NotANumber, null, -MostNumber, MostNumber);
-            }
-        }
-
-        return null;
-    }
-
-    private (string Name, IReadOnlyList<Refusal> Refusals) Check(KitchenRecord record) => record switch
+    private (string Name, IReadOnlyList<Refusal> Refusals) Check(KitchenRecord record, byte[]? small) => record switch
     {
         UnitsRecord r => ("", [.. Text("units.coin", r.Units.Coin, 0, Units.LongestCoin)]),
         HandRecord r => (r.Work.ToString(), Within(new("time", HandTimes.Least.Value, HandTimes.Most.Value, Seconds.Unit), r.Time.Value)),
@@ -225,7 +247,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
             .. Known("batch.breadId", b.BreadId, breadsHere, breads.Known),
         ]),
         ServiceRecord r => (r.Service.Name, [.. CheckService(r)]),
-        PhotoRecord r => (r.Id.ToString(), PhotoFile.SmallOf(r.Body) is null ? [new("body", RefusalCode.NotAPhoto)] : []),
+        PhotoRecord r => (r.Id.ToString(), small is null ? [new("body", RefusalCode.NotAPhoto)] : []),
         LogRecord { Entry: var e } r => (e.Name,
         [
             .. Text("entry.name", e.Name, 0, Common.LongestName),
@@ -284,14 +306,36 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         return
         [
             .. refusals,
-            .. service.Breads.SelectMany((b, i) => Text($"service.breads[{i}].name", b.Name, 0, Common.LongestName).Concat(Spec($"service.breads[{i}].spec", b.Spec with { Clock = service.Clock }))),
+            .. At("service", SpecCheck.Figures(service.Clock)),
+            .. service.Breads.SelectMany((b, i) => Text($"service.breads[{i}].name", b.Name, 0, Common.LongestName).Concat(Spec($"service.breads[{i}].spec", b.Spec))),
             .. record.Events.Any(e => e.Act == StoveAct.Undo && e.Undoes is null) ? [new Refusal("events", RefusalCode.Missing)] : Array.Empty<Refusal>(),
+            .. record.Events.GroupBy(e => e.Id).Where(g => g.Count() > 1).Select(g => new Refusal("events", RefusalCode.NamedTwice, Item: g.Key.ToString())).Take(1),
         ];
     }
 
     // A spec that was kept may no longer be workable in a larder that was put right since: it is taken as it is, and shown so.
-    private IEnumerable<Refusal> Spec(string field, BatchSpec spec) =>
-        At(field, SpecCheck.Figures(spec, With(items.Count)).Where(r => r.Code != RefusalCode.WrongKind));
+    private List<Refusal> Spec(string field, BatchSpec spec)
+    {
+        var with = With(items.Count);
+        if (sound.Contains(spec))
+        {
+            return [];
+        }
+
+        var refusals = At(field, SpecCheck.Figures(spec, with).Where(r => r.Code != RefusalCode.WrongKind)).ToList();
+        if (refusals.Count == 0)
+        {
+            // What was looked at last is enough to know again.
+            if (sound.Count == MostSound)
+            {
+                sound.Clear();
+            }
+
+            sound.Add(spec);
+        }
+
+        return refusals;
+    }
 
     // The kitchen's larder with what the file has brought; made anew only when a record needs what came since.
     private Larder With(int count)
@@ -300,6 +344,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         {
             larder = Pantry.Over(kitchen.Now, items);
             laid = items.Count;
+            sound.Clear();
         }
 
         return larder;
@@ -339,4 +384,9 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
 
     private static IEnumerable<Refusal> Known(string field, Guid? id, HashSet<Guid> inFile, Func<Guid, bool> here) =>
         id is not { } named || inFile.Contains(named) || here(named) ? [] : [new(field, RefusalCode.NotInList, Item: named.ToString())];
+
+    // What a record says, or why it says nothing; of a photo the small one.
+    private sealed record Understood(long Line, KitchenRecord? Record, byte[]? Small, Refusal? Odd);
+
+    private sealed record Passed(long Line, string Name, KitchenRecord Record, byte[]? Small);
 }

@@ -9,12 +9,19 @@ internal sealed class FileException(RefusalCode code, long? line = null) : Excep
     public Refusal Refusal { get; } = new("file", code, line);
 }
 
+/// <summary>One record as it stands in a file.</summary>
+/// <param name="Line">It begins there.</param>
+/// <param name="Odd">Why it is not taken, whatever it is.</param>
+internal sealed record FileRecord(long Line, byte[] Json, Refusal? Odd);
+
 /// <summary>Reads the records of a kitchen's file one by one, however long it is, and knows the line each begins in.</summary>
 /// <param name="file">Read from where it stands to its end.</param>
 internal sealed class RecordReader(Stream file)
 {
     // A photo in base64 is the longest record there is.
     private const int LongestRecord = 16_000_000;
+
+    private const double MostNumber = 1e12;
 
     private static readonly byte[] Mark = [0xEF, 0xBB, 0xBF];
 
@@ -91,13 +98,13 @@ internal sealed class RecordReader(Stream file)
         }
     }
 
-    /// <summary>The next record, or nothing at the end. What it gives is there until the next is asked for.</summary>
+    /// <summary>The next record, or nothing at the end.</summary>
     /// <exception cref="FileException">The file is broken there.</exception>
-    public (long Line, ReadOnlyMemory<byte> Json)? Next()
+    public FileRecord? Next()
     {
         try
         {
-            (long Line, ReadOnlyMemory<byte> Json)? record = null;
+            FileRecord? record = null;
             Take((ref Utf8JsonReader r) =>
             {
                 if (!r.Read())
@@ -117,12 +124,12 @@ internal sealed class RecordReader(Stream file)
                     throw new FileException(RefusalCode.BrokenFile, begins);
                 }
 
-                if (!r.TrySkip())
+                if (!ToEnd(ref r, out var odd))
                 {
                     return false;
                 }
 
-                record = (begins, buffer.AsMemory(from + start, (int)r.BytesConsumed - start));
+                record = new(begins, buffer.AsSpan(from + start, (int)r.BytesConsumed - start).ToArray(), odd);
                 return true;
             });
             if (record is null)
@@ -135,6 +142,39 @@ internal sealed class RecordReader(Stream file)
         catch (JsonException e)
         {
             throw new FileException(RefusalCode.BrokenFile, e.LineNumber + 1);
+        }
+    }
+
+    // Reads an object to its end, as far as there is of it, and sees what no reader of one record would:
+    // figures beyond all measure, and nothing where something has to stand in a list.
+    private static bool ToEnd(ref Utf8JsonReader r, out Refusal? odd)
+    {
+        odd = null;
+        ulong lists = 0;
+        for (var depth = r.CurrentDepth; ;)
+        {
+            if (!r.Read())
+            {
+                return false;
+            }
+
+            switch (r.TokenType)
+            {
+                case JsonTokenType.StartArray:
+                    lists |= 1ul << r.CurrentDepth;
+                    break;
+                case JsonTokenType.StartObject:
+                    lists &= ~(1ul << r.CurrentDepth);
+                    break;
+                case JsonTokenType.EndObject when r.CurrentDepth == depth:
+                    return true;
+                case JsonTokenType.Null when (lists & (1ul << (r.CurrentDepth - 1))) != 0:
+                    odd ??= new("", RefusalCode.Unreadable, Item: "null");
+                    break;
+                case JsonTokenType.Number when !(r.TryGetDouble(out var value) && Math.Abs(value) <= MostNumber):
+                    odd ??= new("", RefusalCode.NotANumber, null, -MostNumber, MostNumber);
+                    break;
+            }
         }
     }
 
