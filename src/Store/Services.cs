@@ -45,7 +45,7 @@ public sealed class Services(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         return db.QuerySingleOrDefault<string>($"select {AllEvents("s")} from service s where id = @id", new { id = id.ToString() }) is { } events
-            ? JsonSerializer.Deserialize<IReadOnlyList<StoveEvent>>(events, SpecJson.Options)!
+            ? JsonSerializer.Deserialize<IReadOnlyList<StoveEvent>>(events, SpecJson.Quick)!
             : [];
     }
 
@@ -60,7 +60,7 @@ public sealed class Services(Kitchen kitchen)
             insert into service_event (id, service_id, number, body)
             values (@Event, @id, (select coalesce(max(number), 0) + 1 from service_event where service_id = @id), @Body)
             """,
-            new { Event = e.Id.ToString(), id = id.ToString(), Body = JsonSerializer.Serialize(e, SpecJson.Options) },
+            new { Event = e.Id.ToString(), id = id.ToString(), Body = JsonSerializer.Serialize(e, SpecJson.Quick) },
             work);
         if (e.Act == StoveAct.End)
         {
@@ -80,8 +80,8 @@ public sealed class Services(Kitchen kitchen)
             "service",
             "id, batch_id, name, body, opened_at, closed_at, events",
             [
-                kept.Id.ToString(), kept.BatchId.ToString(), kept.Name, JsonSerializer.Serialize(new Body(kept.BatchId, kept.Service), SpecJson.Options),
-                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), JsonSerializer.Serialize(record.Events, SpecJson.Options),
+                kept.Id.ToString(), kept.BatchId.ToString(), kept.Name, JsonSerializer.Serialize(new Body(kept.BatchId, kept.Service), SpecJson.Quick),
+                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), JsonSerializer.Serialize(record.Events, SpecJson.Quick),
             ]);
     }
 
@@ -111,7 +111,7 @@ public sealed class Services(Kitchen kitchen)
     {
         public KeptService ToService()
         {
-            var body = JsonSerializer.Deserialize<Body>(Body, SpecJson.Remembering)!;
+            var body = JsonSerializer.Deserialize<Body>(Body, SpecJson.Quick)!;
             return new(Guid.Parse(Id), body.BatchId, Name, body.Service, Kitchen.Unstamp(OpenedAt), ClosedAt is null ? null : Kitchen.Unstamp(ClosedAt));
         }
     }

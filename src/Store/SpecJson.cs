@@ -9,8 +9,8 @@ public static class SpecJson
 {
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
-    /// <summary>The same, for much that is read at once: specs that were just read are not read again. For bytes that lie in one piece.</summary>
-    public static JsonSerializerOptions Remembering { get; } = new(Options) { Converters = { new SpecMemory() } };
+    /// <summary>The same words, for much that is read and written at once: specs that were just read are not read again, and events go straight.</summary>
+    public static JsonSerializerOptions Quick { get; } = new(Options) { Converters = { new SpecMemory(), new EventJson() } };
 
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
@@ -23,10 +23,10 @@ public static class SpecJson
         return options;
     }
 
-    public static string Write(BatchSpec spec) => JsonSerializer.Serialize(spec, Options);
+    public static string Write(BatchSpec spec) => JsonSerializer.Serialize(spec, Quick);
 
     public static BatchSpec Read(string json) =>
-        JsonSerializer.Deserialize<BatchSpec>(json, Remembering) ?? throw new JsonException("an empty spec");
+        JsonSerializer.Deserialize<BatchSpec>(json, Quick) ?? throw new JsonException("an empty spec");
 }
 
 /// <summary>Writes every <see cref="IMeasure{TSelf}"/> as its number.</summary>

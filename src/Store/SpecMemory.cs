@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using System.Text.Json;
 using System.Text.Json.Serialization;
@@ -5,30 +6,31 @@ using Ystrata.Core;
 
 namespace Ystrata.Store;
 
-/// <summary>Remembers the specs that were read last: a cooking's batch, service and log line carry the same one, word for word. A spec never changes, so all may share it.</summary>
+/// <summary>Remembers the specs that were read and written last: a cooking's batch, service and log line carry the same one, word for word. A spec never changes, so all may share it.</summary>
 internal sealed class SpecMemory : JsonConverter<BatchSpec>
 {
     private const int Most = 256;
 
-    private readonly Known?[] known = new Known?[Most];
+    private readonly Known?[] known = new Known?[Most], written = new Known?[Most];
 
     public override BatchSpec? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
     {
-        if (Words(reader) is not { IsEmpty: false } words)
+        // What comes in pieces has a place in them.
+        if (reader.TokenType != JsonTokenType.StartObject || reader.Position.GetObject() is not null)
         {
             return JsonSerializer.Deserialize<BatchSpec>(ref reader, SpecJson.Options);
         }
 
+        var words = Words(ref reader);
         var hash = new HashCode();
         hash.AddBytes(words);
         ref var place = ref known[(uint)hash.ToHashCode() % Most];
         if (place is { } here && words.SequenceEqual(here.Words))
         {
-            reader.Skip();
             return here.Spec;
         }
 
-        if (JsonSerializer.Deserialize<BatchSpec>(ref reader, SpecJson.Options) is not { } spec)
+        if (JsonSerializer.Deserialize<BatchSpec>(words, SpecJson.Options) is not { } spec)
         {
             return null;
         }
@@ -38,17 +40,20 @@ internal sealed class SpecMemory : JsonConverter<BatchSpec>
         return spec;
     }
 
-    public override void Write(Utf8JsonWriter writer, BatchSpec value, JsonSerializerOptions options) => JsonSerializer.Serialize(writer, value, SpecJson.Options);
-
-    // The whole object the reader stands at; nothing when its bytes do not lie in one piece.
-    private static ReadOnlySpan<byte> Words(Utf8JsonReader reader)
+    public override void Write(Utf8JsonWriter writer, BatchSpec value, JsonSerializerOptions options)
     {
-        // What comes in pieces has a place in them.
-        if (reader.TokenType != JsonTokenType.StartObject || reader.Position.GetObject() is not null)
+        ref var place = ref written[(uint)RuntimeHelpers.GetHashCode(value) % Most];
+        if (place is not { } here || !ReferenceEquals(here.Spec, value))
         {
-            return default;
+            place = here = new(JsonSerializer.SerializeToUtf8Bytes(value, SpecJson.Options), value);
         }
 
+        writer.WriteRawValue(here.Words, skipInputValidation: true);
+    }
+
+    // The whole object the reader stands at, whose bytes lie in one piece; it stands at its end then.
+    private static ReadOnlySpan<byte> Words(ref Utf8JsonReader reader)
+    {
         // The brace lies where the rest of the object does: the reader's own bytes, as far as it has just read them.
         ref var brace = ref MemoryMarshal.GetReference(reader.ValueSpan);
         var from = reader.TokenStartIndex;

@@ -7,13 +7,13 @@ namespace Ystrata.Store.Tests;
 /// <summary>What was just read is not read again, and nothing else is taken for it.</summary>
 public sealed class SpecMemoryTests
 {
-    private static readonly JsonSerializerOptions InPieces = new(SpecJson.Remembering) { DefaultBufferSize = 16 };
+    private static readonly JsonSerializerOptions InPieces = new(SpecJson.Quick) { DefaultBufferSize = 16 };
 
     private static BatchSpec Wetter(double hydration) => BatchSpec.Plain with { Dough = BatchSpec.Plain.Dough with { Hydration = new(hydration) } };
 
     private static byte[] Record(BatchSpec spec) => JsonSerializer.SerializeToUtf8Bytes(new BatchRecord(TempKitchen.SomeBatch() with { Spec = spec }), SpecJson.Options);
 
-    private static BatchSpec Read(byte[] json) => JsonSerializer.Deserialize<BatchRecord>(json, SpecJson.Remembering)!.Batch.Spec;
+    private static BatchSpec Read(byte[] json) => JsonSerializer.Deserialize<BatchRecord>(json, SpecJson.Quick)!.Batch.Spec;
 
     [Fact]
     public void The_same_words_are_the_same_spec_whatever_stands_around_them()
@@ -58,5 +58,5 @@ public sealed class SpecMemoryTests
     }
 
     [Fact]
-    public void It_is_written_as_ever() => Assert.Equal(SpecJson.Write(Wetter(64)), JsonSerializer.Serialize(Wetter(64), SpecJson.Remembering));
+    public void It_is_written_as_ever() => Assert.Equal(SpecJson.Write(Wetter(64)), JsonSerializer.Serialize(Wetter(64), SpecJson.Quick));
 }

@@ -124,7 +124,10 @@ public sealed class FileTests : IDisposable
         var breads = string.Join(",\n", Enumerable.Range(0, 1200).Select(i => Bread($"Round {i}")));
         var steps = await Steps(there, Body(File(breads)));
 
-        Assert.Equal([500, 1000, 1200], steps.Select(s => (int)s["records"]!));
+        var told = steps.Select(s => (int)s["records"]!).ToList();
+        Assert.Equal(told.Order().Distinct(), told);
+        Assert.InRange(told[0], 500, 700);
+        Assert.Equal(1200, told[^1]);
         Assert.True((long)steps[0]["taken"]! < (long)steps[0]["of"]!);
         Assert.Null(steps[0]["staged"]);
     }

@@ -15,10 +15,10 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     /// <summary>Bad records that are told of at once.</summary>
     public const int MostBad = 20;
 
-    // Handfuls that are checked and wait to be written down: one hand reads while the other writes.
+    // One hand takes handfuls of records out of the file, one looks them through, one writes them down; so many wait for that.
     private const int MostWaiting = 2;
 
-    // As large as a handful of records grows before it is looked through.
+    // As large as a handful grows.
     private const int HandfulBytes = 100_000;
 
     private const int MostSound = 256, MostTurns = 20, MostEvents = 20_000, LongestId = 64;
@@ -39,6 +39,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     private readonly BlockingCollection<List<Passed>> passed = new(MostWaiting);
     private readonly List<BadLine> bad = [];
     private Task? writing;
+    private Task<(List<FileRecord> Records, bool Ended)>? ahead;
     private Larder larder = kitchen.Now;
     private int laid, flours;
 
@@ -58,20 +59,26 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
 
     public long Taken => reader.Taken;
 
-    /// <summary>Reads on for so many records.</summary>
+    /// <summary>Reads on for about so many records.</summary>
     /// <returns>False at the end of the file, or when enough of it is bad.</returns>
     /// <exception cref="FileException">The file as a whole cannot be read.</exception>
-    public bool Read(int most)
+    public bool Read(int about)
     {
         if (writing is null)
         {
             reader.Open();
             writing = Task.Run(Write);
+            ahead = Task.Run(Handful);
         }
 
-        for (var till = Count + most; Count < till;)
+        for (var till = Count + about; Count < till;)
         {
-            var (handful, ended) = Handful(till - Count);
+            var (handful, ended) = ahead!.GetAwaiter().GetResult();
+            if (!ended)
+            {
+                ahead = Task.Run(Handful);
+            }
+
             Take(handful);
             if (ended || Enough())
             {
@@ -87,14 +94,15 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     public void Dispose()
     {
         passed.CompleteAdding();
+        ahead?.ContinueWith(_ => { }, TaskScheduler.Default).Wait();
         writing?.ContinueWith(_ => { }, TaskScheduler.Default).Wait();
         passed.Dispose();
     }
 
-    private (List<FileRecord> Records, bool Ended) Handful(int most)
+    private (List<FileRecord> Records, bool Ended) Handful()
     {
         var records = new List<FileRecord>();
-        for (var bytes = 0; records.Count < most && bytes < HandfulBytes;)
+        for (var bytes = 0; bytes < HandfulBytes;)
         {
             if (reader.Next() is not { } record)
             {
@@ -108,15 +116,13 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         return (records, false);
     }
 
-    // What each says by itself is found out side by side; whether it fits what came before, one after the other.
     private void Take(List<FileRecord> handful)
     {
-        var understood = new Understood[handful.Count];
-        Parallel.For(0, handful.Count, i => understood[i] = Understand(handful[i]));
         var good = new List<Passed>(handful.Count);
-        foreach (var (line, record, small, odd) in understood.TakeWhile(_ => !Enough()))
+        foreach (var (line, json, read) in handful.TakeWhile(_ => !Enough()))
         {
             Count++;
+            var (record, small, odd) = read is null ? Understand(json) : (null, null, read);
             var (name, refusals) = odd is null ? Check(record!, small) : ("", [odd]);
             if (refusals.Count > 0)
             {
@@ -182,25 +188,21 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         }
     }
 
-    private static Understood Understand(FileRecord from)
+    // What a record says, or why it says nothing; of a photo the small one too.
+    private static (KitchenRecord? Record, byte[]? Small, Refusal? Odd) Understand(byte[] json)
     {
-        if (from.Odd is { } odd)
-        {
-            return new(from.Line, null, null, odd);
-        }
-
         try
         {
-            var record = Deserialized(from.Json, SpecJson.Remembering);
-            return new(from.Line, record, record is PhotoRecord photo ? PhotoFile.SmallOf(photo.Body) : null, null);
+            var record = Deserialized(json, SpecJson.Quick);
+            return (record, record is PhotoRecord photo ? PhotoFile.SmallOf(photo.Body) : null, null);
         }
         catch (JsonException)
         {
-            return new(from.Line, null, null, Why(from.Json));
+            return (null, null, Why(json));
         }
         catch (Exception e) when (e is NotSupportedException or InvalidOperationException or ArgumentException)
         {
-            return new(from.Line, null, null, new("kind", RefusalCode.Missing));
+            return (null, null, new("kind", RefusalCode.Missing));
         }
     }
 
@@ -384,9 +386,6 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
 
     private static IEnumerable<Refusal> Known(string field, Guid? id, HashSet<Guid> inFile, Func<Guid, bool> here) =>
         id is not { } named || inFile.Contains(named) || here(named) ? [] : [new(field, RefusalCode.NotInList, Item: named.ToString())];
-
-    // What a record says, or why it says nothing; of a photo the small one.
-    private sealed record Understood(long Line, KitchenRecord? Record, byte[]? Small, Refusal? Odd);
 
     private sealed record Passed(long Line, string Name, KitchenRecord Record, byte[]? Small);
 }
