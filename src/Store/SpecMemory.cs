@@ -9,7 +9,8 @@ namespace Ystrata.Store;
 /// <summary>Remembers the specs that were read and written last: a cooking's batch, service and log line carry the same one, word for word. A spec never changes, so all may share it.</summary>
 internal sealed class SpecMemory : JsonConverter<BatchSpec>
 {
-    private const int Most = 256;
+    // So many, none longer than this: most have some 1500 bytes.
+    private const int Most = 256, Longest = 16_384;
 
     private readonly Known?[] known = new Known?[Most], written = new Known?[Most];
 
@@ -35,20 +36,29 @@ internal sealed class SpecMemory : JsonConverter<BatchSpec>
             return null;
         }
 
-        // Readers side by side may overwrite each other here, which costs a reading and nothing else.
-        place = new(words.ToArray(), spec);
+        if (words.Length <= Longest)
+        {
+            // Readers side by side may overwrite each other here, which costs a reading and nothing else.
+            place = new(words.ToArray(), spec);
+        }
+
         return spec;
     }
 
     public override void Write(Utf8JsonWriter writer, BatchSpec value, JsonSerializerOptions options)
     {
         ref var place = ref written[(uint)RuntimeHelpers.GetHashCode(value) % Most];
-        if (place is not { } here || !ReferenceEquals(here.Spec, value))
+        var here = place;
+        if (!ReferenceEquals(here?.Spec, value))
         {
-            place = here = new(JsonSerializer.SerializeToUtf8Bytes(value, SpecJson.Options), value);
+            here = new(JsonSerializer.SerializeToUtf8Bytes(value, SpecJson.Options), value);
+            if (here.Words.Length <= Longest)
+            {
+                place = here;
+            }
         }
 
-        writer.WriteRawValue(here.Words, skipInputValidation: true);
+        writer.WriteRawValue(here!.Words, skipInputValidation: true);
     }
 
     // The whole object the reader stands at, whose bytes lie in one piece; it stands at its end then.

@@ -32,6 +32,14 @@ public sealed class SpecMemoryTests
     }
 
     [Fact]
+    public void What_is_longer_than_any_spec_should_be_is_read_and_not_remembered()
+    {
+        var bloated = Encoding.UTF8.GetBytes(Encoding.UTF8.GetString(Record(Wetter(62.5))).Replace("\"dough\":", $"\"theirs\":\"{new string('x', 20_000)}\",\"dough\":", StringComparison.Ordinal));
+        Assert.Equal(62.5, Read(bloated).Dough.Hydration.Value);
+        Assert.NotSame(Read(bloated), Read(bloated));
+    }
+
+    [Fact]
     public void Many_may_read_at_once()
     {
         var records = Enumerable.Range(0, 300).Select(i => (Water: 50 + i / 32.0, Json: Record(Wetter(50 + i / 32.0)))).ToArray();

@@ -171,12 +171,15 @@ internal sealed class RecordReader(Stream file)
                 case JsonTokenType.Null when (lists & (1ul << (r.CurrentDepth - 1))) != 0:
                     odd ??= new("", RefusalCode.Unreadable, Item: "null");
                     break;
-                case JsonTokenType.Number when !(r.TryGetDouble(out var value) && Math.Abs(value) <= MostNumber):
+                case JsonTokenType.Number when MayBeHuge(r.ValueSpan) && !(r.TryGetDouble(out var value) && Math.Abs(value) <= MostNumber):
                     odd ??= new("", RefusalCode.NotANumber, null, -MostNumber, MostNumber);
                     break;
             }
         }
     }
+
+    // Twelve digits and no exponent are never beyond all measure.
+    private static bool MayBeHuge(ReadOnlySpan<byte> number) => number.Length > 12 || number.ContainsAny((byte)'e', (byte)'E');
 
     // Whatever else the file says of itself, and nothing after it.
     private void End()
