@@ -5,14 +5,10 @@ using Ystrata.Core;
 
 namespace Ystrata.Store;
 
-/// <summary>Reads and writes a stove's events, of which there are hundreds of thousands, straight from and to their words. What is not worded as this kitchen does it is read the general way.</summary>
+/// <summary>Reads a stove's events, of which there are hundreds of thousands, straight from their words. What is not worded as this kitchen does it is read the general way.</summary>
 internal sealed class EventJson : JsonConverter<StoveEvent>
 {
     private static readonly byte[][] Acts = Names<StoveAct>(), Works = Names<ClockWork>();
-
-    private static readonly JsonEncodedText Id = JsonEncodedText.Encode("id"), At = JsonEncodedText.Encode("at"), Act = JsonEncodedText.Encode("act"), Pan = JsonEncodedText.Encode("pan"),
-        Place = JsonEncodedText.Encode("place"), Bread = JsonEncodedText.Encode("bread"), Number = JsonEncodedText.Encode("number"), Work = JsonEncodedText.Encode("work"),
-        Value = JsonEncodedText.Encode("value"), Undoes = JsonEncodedText.Encode("undoes");
 
     public override StoveEvent? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
     {
@@ -26,59 +22,10 @@ internal sealed class EventJson : JsonConverter<StoveEvent>
         return JsonSerializer.Deserialize<StoveEvent>(ref reader, SpecJson.Options);
     }
 
-    public override void Write(Utf8JsonWriter writer, StoveEvent value, JsonSerializerOptions options)
-    {
-        writer.WriteStartObject();
-        writer.WriteString(Id, value.Id);
-        writer.WriteNumber(At, value.At.Value);
-        writer.WriteString(Act, Acts[(int)value.Act]);
-        Write(writer, Pan, value.Pan);
-        Write(writer, Place, value.Place);
-        Write(writer, Bread, value.Bread);
-        Write(writer, Number, value.Number);
-        if (value.Work is { } work)
-        {
-            writer.WriteString(Work, Works[(int)work]);
-        }
-        else
-        {
-            writer.WriteNull(Work);
-        }
+    // Written the general way, which is as quick.
+    public override void Write(Utf8JsonWriter writer, StoveEvent value, JsonSerializerOptions options) => JsonSerializer.Serialize(writer, value, SpecJson.Options);
 
-        if (value.Value is { } told)
-        {
-            writer.WriteNumber(Value, told);
-        }
-        else
-        {
-            writer.WriteNull(Value);
-        }
-
-        if (value.Undoes is { } undoes)
-        {
-            writer.WriteString(Undoes, undoes);
-        }
-        else
-        {
-            writer.WriteNull(Undoes);
-        }
-
-        writer.WriteEndObject();
-    }
-
-    private static void Write(Utf8JsonWriter writer, JsonEncodedText name, int? number)
-    {
-        if (number is { } told)
-        {
-            writer.WriteNumber(name, told);
-        }
-        else
-        {
-            writer.WriteNull(name);
-        }
-    }
-
-    // Nothing as soon as anything is not as it is written above.
+    // Nothing as soon as anything is not worded as the kitchen words it.
     private static StoveEvent? Quick(ref Utf8JsonReader reader)
     {
         Guid id = default, other = default;

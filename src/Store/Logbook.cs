@@ -178,7 +178,7 @@ public sealed class Logbook(Kitchen kitchen)
     private static bool Change(Rows rows, LogRecord record)
     {
         var id = record.Entry.Id.ToString();
-        var changed = rows.Change("log_entry", Changing, key => $"id = {key} and deleted_at is null", [.. Changed(record.Entry), id]);
+        var changed = rows.Change("log_entry", Changing, [.. Changed(record.Entry), id]);
         if (changed)
         {
             rows.Remove("log_flour", "entry_id", id);

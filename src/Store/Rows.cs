@@ -12,20 +12,18 @@ internal sealed class Rows(SqliteConnection db) : IDisposable
 
     /// <param name="columns">Of the values, in their order; always the same for a table.</param>
     /// <exception cref="SqliteException">The row breaks a rule of the table, such as a key that is taken.</exception>
-    public void Add(string table, string columns, ReadOnlySpan<object?> values) => Run("insert", table, values, places => $"insert into {table} ({columns}) values ({places})");
+    public void Add(string table, string columns, ReadOnlySpan<object?> values) => Run("insert", table, values, places => $"insert into {table} ({columns}) values ({string.Join(", ", places)})");
 
     /// <param name="columns">What changes; always the same for a table.</param>
-    /// <param name="where">Which row, given the place of its key.</param>
-    /// <param name="values">Of the columns, and the key last.</param>
-    /// <returns>False when there is no such row.</returns>
-    public bool Change(string table, string columns, Func<string, string> where, ReadOnlySpan<object?> values)
+    /// <param name="values">Of the columns, and the id of the row last.</param>
+    /// <returns>False when there is no such row, or it lies in the trash.</returns>
+    public bool Change(string table, string columns, ReadOnlySpan<object?> values)
     {
-        Run("update", table, values, places =>
-            $"update {table} set ({columns}) = ({places[..places.LastIndexOf(',')]}) where {where(places[(places.LastIndexOf(',') + 1)..])}");
+        Run("update", table, values, places => $"update {table} set ({columns}) = ({string.Join(", ", places[..^1])}) where id = {places[^1]} and deleted_at is null");
         return raw.sqlite3_changes(db.Handle) > 0;
     }
 
-    public void Remove(string table, string column, string value) => Run("delete", table, [value], place => $"delete from {table} where {column} = {place}");
+    public void Remove(string table, string column, string value) => Run("delete", table, [value], places => $"delete from {table} where {column} = {places[0]}");
 
     public void Dispose()
     {
@@ -35,12 +33,12 @@ internal sealed class Rows(SqliteConnection db) : IDisposable
         }
     }
 
-    private void Run(string act, string table, ReadOnlySpan<object?> values, Func<string, string> sql)
+    private void Run(string act, string table, ReadOnlySpan<object?> values, Func<string[], string> sql)
     {
         if (!prepared.TryGetValue((act, table), out var statement))
         {
-            var places = Enumerable.Range(1, values.Length).Select(n => string.Create(CultureInfo.InvariantCulture, $"?{n}"));
-            SqliteException.ThrowExceptionForRC(raw.sqlite3_prepare_v2(db.Handle, sql(string.Join(", ", places)), out statement), db.Handle);
+            var places = Enumerable.Range(1, values.Length).Select(n => string.Create(CultureInfo.InvariantCulture, $"?{n}")).ToArray();
+            SqliteException.ThrowExceptionForRC(raw.sqlite3_prepare_v2(db.Handle, sql(places), out statement), db.Handle);
             prepared[(act, table)] = statement;
         }
 

@@ -60,7 +60,7 @@ public sealed class Services(Kitchen kitchen)
             insert into service_event (id, service_id, number, body)
             values (@Event, @id, (select coalesce(max(number), 0) + 1 from service_event where service_id = @id), @Body)
             """,
-            new { Event = e.Id.ToString(), id = id.ToString(), Body = JsonSerializer.Serialize(e, SpecJson.Quick) },
+            new { Event = e.Id.ToString(), id = id.ToString(), Body = JsonSerializer.Serialize(e, SpecJson.Options) },
             work);
         if (e.Act == StoveAct.End)
         {
@@ -81,7 +81,7 @@ public sealed class Services(Kitchen kitchen)
             "id, batch_id, name, body, opened_at, closed_at, events",
             [
                 kept.Id.ToString(), kept.BatchId.ToString(), kept.Name, JsonSerializer.Serialize(new Body(kept.BatchId, kept.Service), SpecJson.Quick),
-                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), JsonSerializer.Serialize(record.Events, SpecJson.Quick),
+                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), JsonSerializer.Serialize(record.Events, SpecJson.Options),
             ]);
     }
 

@@ -9,7 +9,7 @@ public static class SpecJson
 {
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
-    /// <summary>The same words, for much that is read and written at once: specs that were just read are not read again, and events go straight.</summary>
+    /// <summary>The same words, for much that is read and written at once: specs that were just read or written are known again, and events are read straight.</summary>
     public static JsonSerializerOptions Quick { get; } = new(Options) { Converters = { new SpecMemory(), new EventJson() } };
 
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)

@@ -35,7 +35,7 @@ public sealed class Staging : IDisposable
     ];
 
     private static readonly (string Of, string Table, string Key)[] Beside =
-        [("log_entry", "log_flour", "entry_id"), ("log_entry", "log_fault", "entry_id"), ("log_entry", "lesson", "entry_id"), ("service", "service_event", "service_id")];
+        [("log_entry", "log_flour", "entry_id"), ("log_entry", "log_fault", "entry_id"), ("log_entry", "lesson", "entry_id")];
 
     private readonly Kitchen kitchen;
     private readonly string path = Path.Combine(Directory.CreateTempSubdirectory("ystrata-file-").FullName, "file.db");

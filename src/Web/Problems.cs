@@ -76,7 +76,7 @@ public sealed partial class Problems : IExceptionHandler
         }
 
         var inSpec = Wrapped().Replace(field, "");
-        var limit = SpecCheck.Limits.Concat(LogCheck.Limits).Concat(IngredientCheck.Limits).FirstOrDefault(l => l.Field == Indices().Replace(inSpec, "[]"));
+        var limit = SpecPlaces.Limits.Concat(LogCheck.Limits).Concat(IngredientCheck.Limits).FirstOrDefault(l => l.Field == Indices().Replace(inSpec, "[]"));
         return limit is null
             ? new(field, RefusalCode.Unreadable)
             : new(field, RefusalCode.NotANumber, null, limit.Least, limit.Most, limit.Unit);

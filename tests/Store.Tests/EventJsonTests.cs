@@ -4,7 +4,7 @@ using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
-/// <summary>Events that go straight say what they say the general way, and are read from whatever that reads.</summary>
+/// <summary>Events that are read straight say what they say the general way, and are read from whatever that reads.</summary>
 public sealed class EventJsonTests
 {
     private static IEnumerable<StoveEvent> Some()
@@ -20,12 +20,7 @@ public sealed class EventJsonTests
     private static StoveEvent? Quick(string json) => JsonSerializer.Deserialize<StoveEvent>(json, SpecJson.Quick);
 
     [Fact]
-    public void They_are_worded_and_read_like_any_other() => Assert.All(Some(), e =>
-    {
-        var words = JsonSerializer.Serialize(e, SpecJson.Options);
-        Assert.Equal(words, JsonSerializer.Serialize(e, SpecJson.Quick));
-        Assert.Equal(e, Quick(words));
-    });
+    public void What_the_kitchen_writes_is_read_as_it_was() => Assert.All(Some(), e => Assert.Equal(e, Quick(JsonSerializer.Serialize(e, SpecJson.Options))));
 
     [Fact]
     public void What_others_write_is_read_too() => Assert.All(Some().Take(60), e =>

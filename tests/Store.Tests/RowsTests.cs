@@ -11,7 +11,7 @@ public sealed class RowsTests : IDisposable
     public RowsTests()
     {
         db.Open();
-        db.Execute("create table thing (id text primary key, weight real, pieces integer, body blob) strict");
+        db.Execute("create table thing (id text primary key, weight real, pieces integer, body blob, deleted_at text) strict");
         rows = new(db);
     }
 
@@ -49,13 +49,15 @@ public sealed class RowsTests : IDisposable
     public void It_says_whether_there_was_a_row_to_change()
     {
         Add("one", 1.0, 1, null);
-        bool Change(string id, double weight) => rows.Change("thing", "weight, pieces", key => $"id = {key}", [weight, 7, id]);
+        bool Change(string id, double weight) => rows.Change("thing", "weight, pieces", [weight, 7, id]);
         Assert.True(Change("one", 4));
         Assert.False(Change("two", 5));
-        Assert.Equal((4.0, 7L), db.QuerySingle<(double, long)>("select weight, pieces from thing"));
+        db.Execute("insert into thing (id, weight, deleted_at) values ('gone', 1, '2026-11-26')");
+        Assert.False(Change("gone", 5));
+        Assert.Equal((4.0, 7L), db.QuerySingle<(double, long)>("select weight, pieces from thing where id = 'one'"));
         rows.Remove("thing", "id", "two");
-        Assert.Equal(1, db.ExecuteScalar<int>("select count(*) from thing"));
+        Assert.Equal(2, db.ExecuteScalar<int>("select count(*) from thing"));
         rows.Remove("thing", "id", "one");
-        Assert.Equal(0, db.ExecuteScalar<int>("select count(*) from thing"));
+        Assert.Equal("gone", db.QuerySingle<string>("select id from thing"));
     }
 }

@@ -66,5 +66,9 @@ public sealed class SpecMemoryTests
     }
 
     [Fact]
-    public void It_is_written_as_ever() => Assert.Equal(SpecJson.Write(Wetter(64)), JsonSerializer.Serialize(Wetter(64), SpecJson.Quick));
+    public void It_is_written_as_ever_the_first_time_and_again()
+    {
+        BatchSpec[] specs = [.. Enumerable.Range(0, 600).Select(i => Wetter(50 + i / 16.0))];
+        Assert.All([.. specs, .. specs, .. specs.Reverse()], spec => Assert.Equal(JsonSerializer.Serialize(spec, SpecJson.Options), SpecJson.Write(spec)));
+    }
 }

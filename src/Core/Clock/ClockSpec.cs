@@ -69,12 +69,12 @@ internal static class ClockCheck
 
     public static void Figures(ClockSpec clock, List<Refusal> refusals)
     {
-        SpecCheck.InRange("clock.people", clock.People, refusals);
-        SpecCheck.InRange("clock.pans", clock.Pans, refusals);
-        SpecCheck.InRange("clock.places", clock.Places, refusals);
-        SpecCheck.InRange("clock.rollAhead", clock.RollAhead, refusals);
-        SpecCheck.InRange("clock.openBalls", clock.OpenBalls, refusals);
-        SpecCheck.InRange("clock.bench", clock.Bench, refusals);
+        SpecPlaces.InRange("clock.people", clock.People, refusals);
+        SpecPlaces.InRange("clock.pans", clock.Pans, refusals);
+        SpecPlaces.InRange("clock.places", clock.Places, refusals);
+        SpecPlaces.InRange("clock.rollAhead", clock.RollAhead, refusals);
+        SpecPlaces.InRange("clock.openBalls", clock.OpenBalls, refusals);
+        SpecPlaces.InRange("clock.bench", clock.Bench, refusals);
         var beside = clock.Beside ?? [];
         if (beside.Count > ClockSpec.MostBeside)
         {
@@ -83,9 +83,9 @@ internal static class ClockCheck
 
         for (var i = 0; i < Math.Min(beside.Count, ClockSpec.MostBeside); i++)
         {
-            if (SpecCheck.Stands(beside[i], $"clock.beside[{i}]", refusals))
+            if (SpecPlaces.Stands(beside[i], $"clock.beside[{i}]", refusals))
             {
-                SpecCheck.InRange($"clock.beside[{i}].pieces", beside[i].Pieces, refusals);
+                SpecPlaces.InRange($"clock.beside[{i}].pieces", beside[i].Pieces, refusals);
             }
         }
     }

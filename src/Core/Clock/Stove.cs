@@ -216,7 +216,7 @@ public sealed class Stove
         var step = (int)Math.Round(heat.Value / HeatStep);
         if (!atHeat.TryGetValue((bread, step), out var found))
         {
-            var limit = SpecCheck.Limits.Single(l => l.Field == "pan.measured");
+            var limit = SpecPlaces.Limits.Single(l => l.Field == "pan.measured");
             var measured = spec with { Pan = spec.Pan with { Measured = new(Math.Clamp(step * HeatStep, limit.Least, limit.Most)) } };
             var sheet = Planner.Plan(measured, larder, larder.Learned);
             // On a pan that cooks nothing the planned stays are kept, and the pan is said to be too cool.

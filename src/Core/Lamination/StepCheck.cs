@@ -1,4 +1,4 @@
-using static Ystrata.Core.SpecCheck;
+using static Ystrata.Core.SpecPlaces;
 
 namespace Ystrata.Core;
 

@@ -27,7 +27,7 @@ internal static class PanCheck
         {
             if (value is { } v)
             {
-                SpecCheck.InRange("pan." + field, v, refusals);
+                SpecPlaces.InRange("pan." + field, v, refusals);
             }
         }
 
@@ -39,10 +39,10 @@ internal static class PanCheck
         InRange("together", pan.Together);
         InRange("stack", pan.Stack);
         InRange("holdFor", pan.HoldFor?.Value);
-        SpecCheck.OfKind("pan.fat", pan.Fat, larder, refusals);
+        SpecPlaces.OfKind("pan.fat", pan.Fat, larder, refusals);
         if (pan.Second is { } second)
         {
-            SpecCheck.OfKind("pan.second.id", second.Id, larder, refusals);
+            SpecPlaces.OfKind("pan.second.id", second.Id, larder, refusals);
             if (second.Id == pan.Fat)
             {
                 refusals.Add(new("pan.second.id", RefusalCode.NamedTwice, Item: second.Id));
@@ -58,7 +58,7 @@ internal static class PanCheck
 
             for (var i = 0; i < Math.Min(own.Count, PanSpec.MostStays); i++)
             {
-                if (SpecCheck.Stands(own[i], $"pan.own[{i}]", refusals))
+                if (SpecPlaces.Stands(own[i], $"pan.own[{i}]", refusals))
                 {
                     InRange($"own[{i}].time", own[i].Time.Value);
                     InRange($"own[{i}].fat", own[i].Fat.Value);

@@ -74,8 +74,8 @@ public static class LarderEndpoints
 
     private static LarderView ViewOf(Larder larder, Pantry pantry) => new(
         larder.All,
-        SpecCheck.Kinds,
-        SpecCheck.Limits,
+        SpecPlaces.Kinds,
+        SpecPlaces.Limits,
         [.. LogCheck.Limits, PacketSpec.EachLimit],
         IngredientCheck.Limits,
         WantedLeaves.Limits,

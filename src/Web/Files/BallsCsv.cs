@@ -13,7 +13,7 @@ internal static class BallsCsv
 {
     private static readonly string[] Columns = ["number", "wanted_g", "weighed_g", "off_g"];
 
-    private static readonly Limit Weighed = SpecCheck.Limits.First(l => l.Field == "balls.weighed[]");
+    private static readonly Limit Weighed = SpecPlaces.Limits.First(l => l.Field == "balls.weighed[]");
 
     public static string Write(BallsSheet balls)
     {
