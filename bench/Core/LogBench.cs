@@ -3,6 +3,7 @@ using System.Globalization;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 using Ystrata.Store;
+using Ystrata.Web.Demo;
 
 namespace Ystrata.Bench;
 
@@ -20,7 +21,7 @@ internal static class LogBench
             var kitchen = Kitchen.Open(Path.Combine(folder, "ystrata.db"));
             Fill(folder);
             Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"log filled in {clock.Elapsed.TotalSeconds:0.0} s, {new FileInfo(Path.Combine(folder, "ystrata.db")).Length / 1e6:0} MB"));
-            var (log, record) = (new Logbook(kitchen), new Record(kitchen));
+            var (log, record, larder) = (new Logbook(kitchen), new Record(kitchen), new Pantry(kitchen).Larder());
             var random = new Random(7);
             string[] words = ["first-ferry", "nigella", "short rests", "no such word", "quay", "landing 12", "drinks more"];
             say("log: first page of 20 000", measure(() => log.Find(new LogQuery()), 200), 50);
@@ -28,10 +29,10 @@ internal static class LogBench
             say("log: search by words", measure(() => log.Find(new LogQuery(words[random.Next(words.Length)])), 200), 100);
             say("log: fault, flour and words", measure(() => log.Find(new LogQuery("ferry", Flour: "flour-white", Fault: Symptom.Stiff)), 200), 100);
             say("log: four trends", measure(() => (record.Trend(LessonKind.Thirst), record.Trend(LessonKind.Squeeze), record.Leaves(), record.PanSeconds()), 100), 150);
-            say("log: everything learned", measure(() => record.Figures(Larder.Shipped), 100), 150);
+            say("log: everything learned", measure(() => record.Figures(larder), 100), 150);
             var entry = log.Find(log.Find(new LogQuery()).Lines[0].Id)!;
             var outcome = entry.Outcome with { Used = entry.Outcome.Used with { Liquid = entry.Planned!.Liquid * 0.85 } };
-            say("faults: three symptoms explained", measure(() => FaultStage.Explain(entry.Spec, outcome, [Symptom.Stiff, Symptom.NoLayers, Symptom.Pale], Larder.Shipped, Learned.Nothing), 200), 5);
+            say("faults: three symptoms explained", measure(() => FaultStage.Explain(entry.Spec, outcome, [Symptom.Stiff, Symptom.NoLayers, Symptom.Pale], larder, Learned.Nothing), 200), 5);
         }
         finally
         {
@@ -46,9 +47,10 @@ internal static class LogBench
     internal static void Fill(string folder)
     {
         var random = new Random(20261126);
-        var plain = BatchSpec.Plain with { Fold = new([new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]) };
-        var planned = Planned.Of(plain, Planner.Plan(plain, Larder.Shipped, Learned.Nothing));
-        string[] names = ["First-ferry squares", "Nigella coils", "Landing rounds", "Beet quarters", "Leek moons"];
+        var pantry = new Pantry(Kitchen.Open(Path.Combine(folder, "ystrata.db")));
+        MarrowQuayLarder.Fill(pantry, Start);
+        var larder = pantry.Larder();
+        (Bread Bread, Planned Planned)[] breads = [.. MarrowQuayBreads.All(Start).Values.OrderBy(b => b.Name, StringComparer.Ordinal).Select(b => (b, Planned.Of(b.Spec, Planner.Plan(b.Spec, larder, Learned.Nothing))))];
         string[] notes = ["short rests, two went out early", "new bag of flour, drinks more", "", "best so far", "pan ran hot after the sixth"];
         using var db = new SqliteConnection($"Data Source={Path.Combine(folder, "ystrata.db")}");
         db.Open();
@@ -57,9 +59,10 @@ internal static class LogBench
         for (var i = 0; i < Cookings; i++)
         {
             var at = Start.AddMinutes(-i * (Days * 1440.0 / Cookings));
+            var (bread, planned) = breads[i % breads.Length];
             // No two cookings are alike.
-            var spec = plain with { Dough = plain.Dough with { Hydration = new(54 + 8 * random.NextDouble()) } };
-            var batch = new Batch(Guid.CreateVersion7(at), null, names[i % names.Length], spec, at, at);
+            var spec = bread.Spec with { Dough = bread.Spec.Dough with { Hydration = new(54 + 8 * random.NextDouble()) } };
+            var batch = new Batch(Guid.CreateVersion7(at), null, bread.Name, spec, at, at);
             Batches.Put(rows, new(batch));
             var outcome = Outcome.Nothing with
             {

@@ -64,8 +64,11 @@ public sealed class Batches(Kitchen kitchen)
 
     internal static void Put(Rows rows, BatchRecord record)
     {
-        var row = Row.Of(record.Batch, record.DeletedAt);
-        rows.Add("batch", "id, bread_id, name, spec, made_for, changed_at, deleted_at", [row.Id, row.BreadId, row.Name, row.Spec, row.MadeFor, row.ChangedAt, row.DeletedAt]);
+        var b = record.Batch;
+        rows.Add(
+            "batch",
+            "id, bread_id, name, spec, made_for, changed_at, deleted_at",
+            [b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Words(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(record.DeletedAt)]);
     }
 
     /// <summary>All of them as lines of JSON, in the trash or not, by their ids, one by one.</summary>

@@ -8,6 +8,9 @@ namespace Ystrata.Store;
 /// <summary>The kitchen's one database file. A write that has returned is on the disk.</summary>
 public sealed class Kitchen
 {
+    // SQLite's own usual.
+    private const int PagesBeforeSettling = 1000;
+
     private readonly string connectionString;
 
     private Kitchen(string path) => (File, connectionString) = (Path.GetFullPath(path), ConnectionTo(path));
@@ -48,8 +51,15 @@ public sealed class Kitchen
     {
         var db = new SqliteConnection(connectionString);
         db.Open();
-        db.Execute("pragma synchronous = full; pragma busy_timeout = 5000");
+        db.Execute($"pragma synchronous = full; pragma busy_timeout = 5000; pragma wal_autocheckpoint = {PagesBeforeSettling}");
         return db;
+    }
+
+    /// <summary>Lays what was written last, and is safe on the disk beside the file, into the file itself. Small writes do so by themselves now and then.</summary>
+    public void Settle()
+    {
+        using var db = Connect();
+        db.Execute("pragma wal_checkpoint(passive)");
     }
 
     /// <summary>Works with this kitchen as main and another file of the same version as other.</summary>

@@ -16,7 +16,12 @@ namespace Ystrata.Store;
 [JsonDerivedType(typeof(LogRecord), "log")]
 [JsonDerivedType(typeof(LearnedRecord), "learned")]
 [JsonDerivedType(typeof(PracticeRecord), "practice")]
-public abstract record KitchenRecord;
+public abstract record KitchenRecord
+{
+    /// <summary>A record that is worded just as a kitchen's file words it; nothing when it is worded in any other way, or is none.</summary>
+    /// <param name="json">UTF-8, no more than the record.</param>
+    public static KitchenRecord? Own(ReadOnlySpan<byte> json) => OwnWords.Read<KitchenRecord>(json);
+}
 
 /// <summary>What the kitchen reads and writes in.</summary>
 public sealed record UnitsRecord(Units Units) : KitchenRecord;

@@ -219,7 +219,7 @@ public sealed class Logbook(Kitchen kitchen)
             "log_entry",
             $"id, batch_id, spec, name, bread_id, planned, deleted_at, {Changing}",
             [
-                e.Id.ToString(), e.BatchId.ToString(), SpecJson.Write(e.Spec), e.Name, e.BreadId?.ToString(), e.Planned is null ? null : JsonSerializer.Serialize(e.Planned, SpecJson.Options),
+                e.Id.ToString(), e.BatchId.ToString(), SpecJson.Words(e.Spec), e.Name, e.BreadId?.ToString(), e.Planned is null ? null : SpecJson.Words(e.Planned),
                 Kitchen.StampIf(record.DeletedAt), .. Changed(e),
             ]);
         Beside(rows, record);
@@ -267,7 +267,7 @@ public sealed class Logbook(Kitchen kitchen)
     private sealed record More(
         int? Lost = null, Grams? Dough = null, IReadOnlyList<StepYield>? Yields = null, IReadOnlyList<WorkTime>? Hands = null, IReadOnlyList<Symptom>? Faults = null)
     {
-        public static More Of(string text) => JsonSerializer.Deserialize<More>(text, SpecJson.Options) ?? new();
+        public static More Of(string text) => SpecJson.Read<More>(text);
     }
 
     private class LineRow
@@ -346,7 +346,7 @@ public sealed class Logbook(Kitchen kitchen)
                 Kitchen.Unstamp(ChangedAt),
                 Name,
                 BreadId is null ? null : Guid.Parse(BreadId),
-                Planned is null ? null : JsonSerializer.Deserialize<Planned>(Planned, SpecJson.Options),
+                Planned is null ? null : SpecJson.Read<Planned>(Planned),
                 PhotoId is null ? null : Guid.Parse(PhotoId));
         }
 

@@ -59,6 +59,7 @@ internal sealed class Rows(SqliteConnection db) : IDisposable
     {
         null => raw.sqlite3_bind_null(statement, place),
         string text => raw.sqlite3_bind_text(statement, place, text),
+        JsonText text => raw.sqlite3_bind_text(statement, place, text.Utf8),
         double figure => raw.sqlite3_bind_double(statement, place, figure),
         int whole => raw.sqlite3_bind_int64(statement, place, whole),
         bool told => raw.sqlite3_bind_int(statement, place, told ? 1 : 0),

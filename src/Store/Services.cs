@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
@@ -45,7 +46,7 @@ public sealed class Services(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         return db.QuerySingleOrDefault<string>($"select {AllEvents("s")} from service s where id = @id", new { id = id.ToString() }) is { } events
-            ? JsonSerializer.Deserialize<IReadOnlyList<StoveEvent>>(events, SpecJson.Quick)!
+            ? SpecJson.Read<IReadOnlyList<StoveEvent>>(events)
             : [];
     }
 
@@ -80,8 +81,8 @@ public sealed class Services(Kitchen kitchen)
             "service",
             "id, batch_id, name, body, opened_at, closed_at, events",
             [
-                kept.Id.ToString(), kept.BatchId.ToString(), kept.Name, JsonSerializer.Serialize(new Body(kept.BatchId, kept.Service), SpecJson.Quick),
-                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), JsonSerializer.Serialize(record.Events, SpecJson.Options),
+                kept.Id.ToString(), kept.BatchId.ToString(), kept.Name, Body.Words(kept),
+                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), SpecJson.Words(record.Events),
             ]);
     }
 
@@ -105,13 +106,16 @@ public sealed class Services(Kitchen kitchen)
           {service}.events)
         """;
 
-    private sealed record Body(Guid BatchId, Service Service);
+    private sealed record Body(Guid BatchId, Service Service)
+    {
+        public static JsonText Words(KeptService kept) => new([.. Encoding.UTF8.GetBytes($"{{\"batchId\":\"{kept.BatchId}\",\"service\":"), .. SpecJson.Words(kept.Service).Utf8, (byte)'}']);
+    }
 
     private sealed record Row(string Id, string Name, string Body, string OpenedAt, string? ClosedAt)
     {
         public KeptService ToService()
         {
-            var body = JsonSerializer.Deserialize<Body>(Body, SpecJson.Quick)!;
+            var body = SpecJson.Read<Body>(Body);
             return new(Guid.Parse(Id), body.BatchId, Name, body.Service, Kitchen.Unstamp(OpenedAt), ClosedAt is null ? null : Kitchen.Unstamp(ClosedAt));
         }
     }

@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Ystrata.Core;
@@ -8,9 +9,6 @@ namespace Ystrata.Store;
 public static class SpecJson
 {
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
-
-    /// <summary>The same words, for much that is read and written at once: specs that were just read or written are known again, and events are read straight.</summary>
-    public static JsonSerializerOptions Quick { get; } = new(Options) { Converters = { new SpecMemory(), new EventJson() } };
 
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
@@ -23,11 +21,25 @@ public static class SpecJson
         return options;
     }
 
-    public static string Write(BatchSpec spec) => JsonSerializer.Serialize(spec, Quick);
+    public static string Write(BatchSpec spec) => Encoding.UTF8.GetString(Words(spec).Utf8);
 
-    public static BatchSpec Read(string json) =>
-        JsonSerializer.Deserialize<BatchSpec>(json, Quick) ?? throw new JsonException("an empty spec");
+    public static BatchSpec Read(string json) => Read<BatchSpec>(json);
+
+    /// <exception cref="JsonException">It is no such thing.</exception>
+    internal static T Read<T>(string json)
+        where T : class
+    {
+        var words = Encoding.UTF8.GetBytes(json);
+        return OwnWords.Read<T>(words) ?? JsonSerializer.Deserialize<T>(words, Options) ?? throw new JsonException("nothing");
+    }
+
+    /// <summary>How a thing is worded in the store; as it was read, when it was read just so.</summary>
+    internal static JsonText Words<T>(T value)
+        where T : class => new(WordsKept.Of(value) ?? JsonSerializer.SerializeToUtf8Bytes(value, Options));
 }
+
+/// <summary>JSON as the bytes of its text.</summary>
+internal readonly record struct JsonText(byte[] Utf8);
 
 /// <summary>Writes every <see cref="IMeasure{TSelf}"/> as its number.</summary>
 public sealed class MeasureConverterFactory : JsonConverterFactory

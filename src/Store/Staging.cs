@@ -143,10 +143,11 @@ public sealed class Staging : IDisposable
             [.. both.Query<string>($"select h.name from {bread.Joined} where h.deleted_at is null and not ({bread.Same}) order by 1 limit {MostNames}")]);
     });
 
-    /// <summary>Takes it in, whole or not at all. A service that runs stays as it runs.</summary>
+    /// <summary>Takes it in, whole or not at all. A service that runs stays as it runs. <see cref="Kitchen.Settle"/> should follow, once nobody waits.</summary>
     /// <param name="replace">What is here already and not the same becomes as in the file; else it stays.</param>
     public void Take(bool replace) => kitchen.With(path, both =>
     {
+        both.Execute("pragma wal_autocheckpoint = 0");
         using var taking = both.BeginTransaction();
         both.Execute("pragma defer_foreign_keys = on; create temp table coming (key text primary key)", transaction: taking);
         foreach (var (_, table, key) in Tables)

@@ -125,11 +125,12 @@ public sealed class FileTests : IDisposable
         var steps = await Steps(there, Body(File(breads)));
 
         var told = steps.Select(s => (int)s["records"]!).ToList();
-        Assert.Equal(told.Order().Distinct(), told);
-        Assert.InRange(told[0], 500, 700);
+        Assert.Equal(told.Order(), told);
         Assert.Equal(1200, told[^1]);
-        Assert.True((long)steps[0]["taken"]! < (long)steps[0]["of"]!);
-        Assert.Null(steps[0]["staged"]);
+        Assert.True(steps.Count > 1);
+        Assert.All(steps[..^1], s => Assert.Null(s["staged"]));
+        Assert.All(steps, s => Assert.InRange((long)s["taken"]!, 0, (long)s["of"]!));
+        Assert.Equal((long)steps[^1]["of"]!, (long)steps[^1]["taken"]!);
     }
 
     [Fact]

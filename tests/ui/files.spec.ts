@@ -285,8 +285,8 @@ test("reading can be stopped, and with the kitchen away that is said", async ({ 
   await page.route("**/api/files", () => undefined);
   await page.getByLabel("Take a file in").setInputFiles(file("kitchen.json", whole));
   const dialog = page.getByRole("dialog");
-  await expect(dialog.getByRole("status")).toContainText("Reading: 0 records so far");
-  await dialog.getByRole("button", { name: "Stop reading" }).click();
+  await expect(dialog.getByRole("status")).toContainText("Sending the file to the kitchen");
+  await dialog.getByRole("button", { name: "Stop", exact: true }).click();
   await expect(dialog).toHaveCount(0);
   await page.unroute("**/api/files");
   await page.route("**/api/files", (route) =>

@@ -23,7 +23,8 @@ public sealed record BallsView(IReadOnlyList<Grams> Weighed, IReadOnlyList<BadLi
 public static class FileEndpoints
 {
     private const long MostFileBytes = 2_000_000_000;
-    private const int RecordsAStep = 500;
+
+    private static readonly TimeSpan BetweenSteps = TimeSpan.FromMilliseconds(100);
 
     public static void MapFiles(this RouteGroupBuilder files)
     {
@@ -54,43 +55,48 @@ public static class FileEndpoints
     private static async Task Read(HttpContext http, Kitchen store, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos, StagedFiles staged)
     {
         var gone = http.RequestAborted;
-        // The whole of it first: a browser reads no answer while it sends.
-        await using var file = new FileStream(
-            Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()), FileMode.CreateNew, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose | FileOptions.SequentialScan);
-        await http.Request.Body.CopyToAsync(file, gone);
-        var all = file.Length;
-        file.Position = 0;
-        http.Response.ContentType = "application/x-ndjson";
-
+        await using var file = new ArrivingFile();
         var staging = new Staging(store);
         var kept = false;
         try
         {
-            using var intake = new KitchenIntake(file, staging, kitchen, breads, batches, photos);
+            var intake = new KitchenIntake(file, staging, kitchen, breads, batches, photos);
+            var reading = Task.Factory.StartNew(() => intake.Read(gone), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
+            try
+            {
+                await file.Fill(http.Request.Body, gone);
+                // Not before the whole of it has come: a browser reads no answer while it sends.
+                http.Response.ContentType = "application/x-ndjson";
+                do
+                {
+                    await Say(new(intake.Taken, file.Length, intake.Count));
+                }
+                while (await Task.WhenAny(reading, Task.Delay(BetweenSteps, gone)) != reading);
+            }
+            finally
+            {
+                await reading.ContinueWith(_ => { }, TaskScheduler.Default);
+            }
+
             FileStep last;
             try
             {
-                while (intake.Read(RecordsAStep))
-                {
-                    await Say(new(intake.Taken, all, intake.Count));
-                    gone.ThrowIfCancellationRequested();
-                }
-
+                await reading;
                 if (intake.Bad.Count > 0)
                 {
-                    last = new(intake.Taken, all, intake.Count, Bad: intake.Bad);
+                    last = new(intake.Taken, file.Length, intake.Count, Bad: intake.Bad);
                 }
                 else
                 {
                     staging.Close();
                     var preview = staging.Preview();
-                    last = new(all, all, intake.Count, new(staged.Add(staging), preview));
+                    last = new(file.Length, file.Length, intake.Count, new(staged.Add(staging), preview));
                     kept = true;
                 }
             }
             catch (FileException e)
             {
-                last = new(intake.Taken, all, intake.Count, Problem: e.Refusal);
+                last = new(intake.Taken, file.Length, intake.Count, Problem: e.Refusal);
             }
 
             await Say(last);
@@ -111,7 +117,8 @@ public static class FileEndpoints
         }
     }
 
-    private static IResult Take(Guid id, StagedFiles staged, Backups backups, KitchenLarder kitchen, RunningServices services, TimeProvider time, bool replace = false)
+    private static IResult Take(
+        Guid id, HttpResponse response, Kitchen store, StagedFiles staged, Backups backups, KitchenLarder kitchen, RunningServices services, TimeProvider time, bool replace = false)
     {
         using var staging = staged.Take(id);
         if (staging is null)
@@ -123,6 +130,7 @@ public static class FileEndpoints
         staging.Take(replace);
         kitchen.Anew();
         services.Forget();
+        response.OnCompleted(() => Task.Run(store.Settle));
         return Results.Ok(new RestoredView(before));
     }
 

@@ -1,7 +1,5 @@
 using System.Collections.Concurrent;
-using System.Reflection;
 using System.Text.Json;
-using System.Text.Json.Serialization;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 using Ystrata.Store;
@@ -9,26 +7,21 @@ using Ystrata.Store;
 namespace Ystrata.Web.Files;
 
 /// <summary>Sets a kitchen's file up beside the kitchen: reads it, has every record checked, and keeps nothing of a file in which one cannot be taken.</summary>
-internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos) : IDisposable
+/// <param name="file">May still be coming in; its bytes are waited for.</param>
+internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos)
 {
     /// <summary>Bad records that are told of at once.</summary>
     public const int MostBad = 20;
 
-    // One hand takes handfuls of records out of the file, one looks them through, one writes them down; so many wait for that.
+    // One hand takes handfuls of records out of the file, one looks them through, one writes them down; so many wait between two hands.
     private const int MostWaiting = 2;
 
     // As large as a handful grows.
     private const int HandfulBytes = 100_000;
 
-    private static readonly Dictionary<string, Type> Kinds = typeof(KitchenRecord).GetCustomAttributes<JsonDerivedTypeAttribute>()
-        .ToDictionary(k => (string)k.TypeDiscriminator!, k => k.DerivedType, StringComparer.Ordinal);
-
     private readonly RecordCheck check = new(kitchen, breads, batches, photos);
     private readonly RecordReader reader = new(file);
-    private readonly BlockingCollection<List<Passed>> passed = new(MostWaiting);
     private readonly List<BadLine> bad = [];
-    private Task? writing;
-    private Task<(List<FileRecord> Records, bool Ended)>? ahead;
 
     /// <summary>What cannot be taken, in the order of the file.</summary>
     public IReadOnlyList<BadLine> Bad
@@ -42,74 +35,94 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         }
     }
 
+    /// <summary>Records looked through so far.</summary>
     public int Count { get; private set; }
 
+    /// <summary>Bytes of the file read so far.</summary>
     public long Taken => reader.Taken;
 
-    /// <summary>Reads on for about so many records.</summary>
-    /// <returns>False at the end of the file, or when enough of it is bad.</returns>
+    /// <summary>Reads the file to its end, or until enough of it is bad.</summary>
     /// <exception cref="FileException">The file as a whole cannot be read.</exception>
-    public bool Read(int about)
+    /// <exception cref="OperationCanceledException">Nobody wants it any more.</exception>
+    public void Read(CancellationToken gone = default)
     {
-        if (writing is null)
+        using var stop = CancellationTokenSource.CreateLinkedTokenSource(gone);
+        using var handfuls = new BlockingCollection<List<FileRecord>>(MostWaiting);
+        using var passed = new BlockingCollection<List<Passed>>(MostWaiting);
+        var taking = Hand(() => TakeOut(handfuls, stop.Token), then: handfuls.CompleteAdding);
+        var writing = Hand(() => WriteDown(passed, stop.Token), then: stop.Cancel);
+        try
         {
-            reader.Open();
-            writing = Task.Run(Write);
-            ahead = Task.Run(Handful);
-        }
-
-        for (var till = Count + about; Count < till;)
-        {
-            var (handful, ended) = ahead!.GetAwaiter().GetResult();
-            if (!ended)
+            foreach (var handful in handfuls.GetConsumingEnumerable(stop.Token).TakeWhile(_ => !Enough()))
             {
-                ahead = Task.Run(Handful);
-            }
-
-            Take(handful);
-            if (ended || Enough())
-            {
-                passed.CompleteAdding();
-                writing.GetAwaiter().GetResult();
-                return false;
+                passed.Add(LookThrough(handful), stop.Token);
             }
         }
-
-        return true;
-    }
-
-    public void Dispose()
-    {
-        passed.CompleteAdding();
-        ahead?.ContinueWith(_ => { }, TaskScheduler.Default).Wait();
-        writing?.ContinueWith(_ => { }, TaskScheduler.Default).Wait();
-        passed.Dispose();
-    }
-
-    private (List<FileRecord> Records, bool Ended) Handful()
-    {
-        var records = new List<FileRecord>();
-        for (var bytes = 0; bytes < HandfulBytes;)
+        catch (OperationCanceledException)
         {
-            if (reader.Next() is not { } record)
-            {
-                return (records, true);
-            }
-
-            records.Add(record);
-            bytes += record.Json.Length;
+            // Why it was stopped is told below.
+        }
+        finally
+        {
+            passed.CompleteAdding();
+            Task.WhenAll(taking, writing).ContinueWith(_ => { }, TaskScheduler.Default).Wait(CancellationToken.None);
         }
 
-        return (records, false);
+        gone.ThrowIfCancellationRequested();
+        writing.GetAwaiter().GetResult();
+        if (!Enough())
+        {
+            taking.GetAwaiter().GetResult();
+        }
     }
 
-    private void Take(List<FileRecord> handful)
+    // A thread of its own, since it may wait long.
+    private static Task Hand(Action work, Action then) => Task.Factory.StartNew(
+        () =>
+        {
+            try
+            {
+                work();
+            }
+            finally
+            {
+                then();
+            }
+        },
+        CancellationToken.None,
+        TaskCreationOptions.LongRunning,
+        TaskScheduler.Default);
+
+    private void TakeOut(BlockingCollection<List<FileRecord>> handfuls, CancellationToken stop)
+    {
+        reader.Open();
+        for (var ended = false; !ended;)
+        {
+            var records = new List<FileRecord>();
+            for (var bytes = 0; bytes < HandfulBytes && !ended;)
+            {
+                if (reader.Next() is { } record)
+                {
+                    records.Add(record);
+                    bytes += record.Length;
+                }
+                else
+                {
+                    ended = true;
+                }
+            }
+
+            handfuls.Add(records, stop);
+        }
+    }
+
+    private List<Passed> LookThrough(List<FileRecord> handful)
     {
         var good = new List<Passed>(handful.Count);
-        foreach (var (line, json, read) in handful.TakeWhile(_ => !Enough()))
+        foreach (var (line, known, json, read) in handful.TakeWhile(_ => !Enough()))
         {
             Count++;
-            var (record, small, odd) = read is null ? Understand(json) : (null, null, read);
+            var (record, small, odd) = read is null && known is null ? Understand(json) : (known, null, read);
             var (name, refusals) = odd is null ? check.Check(record!, small) : ("", [odd]);
             if (refusals.Count > 0)
             {
@@ -121,41 +134,12 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
             check.Note(record!);
         }
 
-        passed.Add(good);
+        return good;
     }
 
-    private bool Enough()
+    private void WriteDown(BlockingCollection<List<Passed>> passed, CancellationToken stop)
     {
-        lock (bad)
-        {
-            return bad.Count >= MostBad;
-        }
-    }
-
-    private void Refuse(long line, string name, IReadOnlyList<Refusal> refusals)
-    {
-        lock (bad)
-        {
-            bad.Add(new((int)Math.Min(line, int.MaxValue), name, refusals));
-        }
-    }
-
-    private void Write()
-    {
-        try
-        {
-            WriteAll();
-        }
-        finally
-        {
-            // Should it break, whoever still reads is told and does not wait.
-            passed.CompleteAdding();
-        }
-    }
-
-    private void WriteAll()
-    {
-        foreach (var (line, name, record, small) in passed.GetConsumingEnumerable().SelectMany(p => p))
+        foreach (var (line, name, record, small) in passed.GetConsumingEnumerable(stop).SelectMany(p => p))
         {
             try
             {
@@ -175,47 +159,38 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         }
     }
 
+    private bool Enough()
+    {
+        lock (bad)
+        {
+            return bad.Count >= MostBad;
+        }
+    }
+
+    private void Refuse(long line, string name, IReadOnlyList<Refusal> refusals)
+    {
+        lock (bad)
+        {
+            bad.Add(new((int)Math.Min(line, int.MaxValue), name, refusals));
+        }
+    }
+
     // What a record says, or why it says nothing; of a photo the small one too.
     private static (KitchenRecord? Record, byte[]? Small, Refusal? Odd) Understand(byte[] json)
     {
         try
         {
-            var record = Deserialized(json, SpecJson.Quick);
+            var record = JsonSerializer.Deserialize<KitchenRecord>(json, SpecJson.Options);
             return (record, record is PhotoRecord photo ? PhotoFile.SmallOf(photo.Body) : null, null);
         }
-        catch (JsonException)
+        catch (JsonException e)
         {
-            return (null, null, Why(json));
+            return (null, null, Problems.Read(e));
         }
         catch (Exception e) when (e is NotSupportedException or InvalidOperationException or ArgumentException)
         {
             return (null, null, new("kind", RefusalCode.Missing));
         }
-    }
-
-    private static KitchenRecord? Deserialized(byte[] json, JsonSerializerOptions options) => Kinds.TryGetValue(KindOf(json), out var kind)
-        ? (KitchenRecord?)JsonSerializer.Deserialize(json, kind, options)
-        : JsonSerializer.Deserialize<KitchenRecord>(json, options);
-
-    // Read in one go, it says of a spec too where in the record it breaks.
-    private static Refusal Why(byte[] json)
-    {
-        try
-        {
-            Deserialized(json, SpecJson.Options);
-            return new("", RefusalCode.Unreadable);
-        }
-        catch (JsonException e)
-        {
-            return Problems.Read(e);
-        }
-    }
-
-    // A kind that stands first is known without reading the record twice.
-    private static string KindOf(ReadOnlySpan<byte> json)
-    {
-        var reader = new Utf8JsonReader(json);
-        return reader.Read() && reader.Read() && reader.ValueTextEquals("kind"u8) && reader.Read() && reader.TokenType == JsonTokenType.String ? reader.GetString()! : "";
     }
 
     private sealed record Passed(long Line, string Name, KitchenRecord Record, byte[]? Small);

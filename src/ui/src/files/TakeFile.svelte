@@ -16,6 +16,7 @@
 
   /** A kitchen's file: how far it is read, what it would change, and then all of it or nothing. */
   let { file, onclose, ontaken }: { file: File; onclose: () => void; ontaken?: () => Promise<void> } = $props();
+  let sent = $state(0);
   let step = $state.raw<FileStep | null>(null);
   let problem = $state("");
   let replace = $state<"stays" | "replaced">("stays");
@@ -29,7 +30,12 @@
 
   // The dialog is keyed by its file, so what it reads never changes under it.
   // svelte-ignore state_referenced_locally
-  readKitchenFile(file, (s) => (step = s), stop.signal).then(
+  readKitchenFile(
+    file,
+    (share) => (sent = share),
+    (s) => (step = s),
+    stop.signal,
+  ).then(
     (last) => (problem = last.problem ? say(last.problem) : ""),
     () => (problem = stop.signal.aborted ? "" : m.file_not_read()),
   );
@@ -54,7 +60,7 @@
     await larder.fetch();
     batch.again();
     await ontaken?.();
-    toaster.say(m.file_taken({ count: takes }));
+    toaster.say(m.file_taken({ count: number(takes, 0) }));
     onclose();
   }
 </script>
@@ -68,8 +74,9 @@
       {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
       {#if reading}
         <label class="grid gap-1">
-          <span role="status">{m.file_reading({ count: number(step?.records ?? 0, 0) })}</span>
-          <progress class="h-4 w-full accent-rim" max="1" value={step ? step.taken / Math.max(step.of, 1) : undefined}></progress>
+          <span role="status">{step ? m.file_reading({ count: number(step.records, 0) }) : m.file_sending()}</span>
+          <!-- The kitchen reads while it is sent, and mostly longer. -->
+          <progress max="2" value={sent + (step ? step.taken / Math.max(step.of, 1) : 0)}></progress>
         </label>
       {:else if step?.bad}
         <p class="refusal" role="alert">{m.import_bad({ count: step.bad.length })}. {m.file_none_taken()}</p>
@@ -79,7 +86,7 @@
           <caption class="pb-1 text-start text-mute">{m.file_what()}</caption>
           <thead>
             <tr class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:ps-2 [&>th]:text-end [&>th]:font-semibold">
-              <th class="!text-start" scope="col">{m.restore_part()}</th>
+              <th class="!ps-0 !text-start" scope="col">{m.restore_part()}</th>
               <th scope="col">{m.file_new()}</th>
               <th scope="col">{m.file_other()}</th>
               <th scope="col">{m.file_same()}</th>
@@ -89,9 +96,9 @@
             {#each staged.preview.parts as part (part.part)}
               <tr class="border-b border-line [&>td]:py-1.5 [&>td]:ps-2 [&>td]:text-end">
                 <th scope="row" class="text-start font-normal">{partName[part.part]?.() ?? part.part}</th>
-                <td class={part.added ? "font-head text-[17px] font-bold text-leaf" : "text-mute"}>{part.added}</td>
-                <td class={part.changed ? "font-head text-[17px] font-bold text-chilli" : "text-mute"}>{part.changed}</td>
-                <td>{part.same}</td>
+                <td class={part.added ? "font-head text-[17px] font-bold text-leaf" : "text-mute"}>{number(part.added, 0)}</td>
+                <td class={part.changed ? "font-head text-[17px] font-bold text-chilli" : "text-mute"}>{number(part.changed, 0)}</td>
+                <td>{number(part.same, 0)}</td>
               </tr>
             {/each}
           </tbody>
@@ -114,7 +121,7 @@
       {/if}
       <div class="mt-4 flex flex-wrap gap-2">
         {#if staged && takes > 0}<button class="button strong flex-1" onclick={() => void take()} disabled={busy}
-            >{m.file_take({ count: takes })}</button
+            >{m.file_take({ count: number(takes, 0) })}</button
           >{/if}
         <Dialog.Close class="button flex-1" disabled={busy}>{reading ? m.file_cancel() : m.close()}</Dialog.Close>
       </div>

@@ -19,18 +19,35 @@ export function fetchFile(path: string): void {
 
 /**
  * Sends a kitchen's file to be read; every line of the answer says how far it is, the last how it ended.
+ * @param onsent the share of it that has been sent
  * @throws when the kitchen is away, or the signal says to stop
  */
-export async function readKitchenFile(file: File, onstep: (step: FileStep) => void, signal: AbortSignal): Promise<FileStep> {
-  const answer = await fetch("/api/files", { method: "POST", headers: { "content-type": "application/json" }, body: file, signal });
-  if (!answer.ok || !answer.body) throw new Error(String(answer.status));
-  const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
-  let [rest, last]: [string, FileStep | null] = ["", null];
-  for (let part = await reader.read(); !part.done; part = await reader.read()) {
-    const lines = (rest + part.value).split("\n");
-    rest = lines.pop() ?? "";
-    for (const line of lines) onstep((last = JSON.parse(line) as FileStep));
-  }
-  if (!last || !(last.staged || last.bad || last.problem)) throw new Error("cut short");
-  return last;
+export function readKitchenFile(
+  file: File,
+  onsent: (share: number) => void,
+  onstep: (step: FileStep) => void,
+  signal: AbortSignal,
+): Promise<FileStep> {
+  return new Promise((resolve, reject) => {
+    // What was sent so far is something only this kind of request tells.
+    const request = new XMLHttpRequest();
+    let [read, last]: [number, FileStep | null] = [0, null];
+    const steps = () => {
+      for (let end; (end = request.responseText.indexOf("\n", read)) >= 0; read = end + 1)
+        onstep((last = JSON.parse(request.responseText.slice(read, end)) as FileStep));
+    };
+    const fail = () => reject(new Error("cut short"));
+    request.upload.onprogress = (e) => onsent(e.loaded / Math.max(e.total, 1));
+    request.onprogress = () => request.status === 200 && steps();
+    request.onload = () => {
+      if (request.status === 200) steps();
+      if (last && (last.staged || last.bad || last.problem)) resolve(last);
+      else fail();
+    };
+    request.onerror = request.onabort = fail;
+    signal.addEventListener("abort", () => request.abort());
+    request.open("POST", "/api/files");
+    request.setRequestHeader("content-type", "application/json");
+    request.send(file);
+  });
 }
