@@ -86,7 +86,7 @@ public sealed class Kitchen
         return db.ExecuteScalar<int>("select 1") == 1;
     }
 
-    internal static string Stamp(DateTimeOffset at) => at.ToUniversalTime().ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture);
+    internal static string Stamp(DateTimeOffset at) => string.Concat(at.UtcDateTime.ToString("O", CultureInfo.InvariantCulture).AsSpan(0, "yyyy-MM-ddTHH:mm:ss.fff".Length), "Z");
 
     /// <summary>SQL that writes a figure as JSON with every digit it has: SQLite's own way drops the last two.</summary>
     internal static string Exact(string column) =>

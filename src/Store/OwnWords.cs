@@ -18,6 +18,9 @@ internal static class OwnWords
 {
     private static readonly ConcurrentDictionary<Type, Wording> Wordings = new();
 
+    // Counts and places are mostly small: as objects, there are always the same few of them.
+    private static readonly object[] Small = [.. Enumerable.Range(0, 256).Cast<object>()];
+
     /// <summary>What the words say; nothing when they are worded in any other way, or there is more than that.</summary>
     public static T? Read<T>(ReadOnlySpan<byte> json)
         where T : class
@@ -45,7 +48,7 @@ internal static class OwnWords
 
     private static Wording New(Type type) =>
         type == typeof(bool) ? new PlainWording((ref Words w, out object? v) => (v = w.Next("true"u8) ? true : w.Next("false"u8) ? false : null) is not null)
-        : type == typeof(int) ? new PlainWording((ref Words w, out object? v) => (v = w.Number(out int n) ? n : null) is not null)
+        : type == typeof(int) ? new PlainWording((ref Words w, out object? v) => (v = w.Number(out int n) ? n >= 0 && n < Small.Length ? Small[n] : n : null) is not null)
         : type == typeof(double) ? new PlainWording((ref Words w, out object? v) => (v = w.Number(out double n) ? n : null) is not null)
         : type == typeof(string) ? new PlainWording((ref Words w, out object? v) => (v = w.Text(out var text) ? text : null) is not null)
         : type == typeof(Guid) ? new PlainWording((ref Words w, out object? v) => (v = w.Id(out var id) ? id : null) is not null)

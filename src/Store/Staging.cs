@@ -149,7 +149,7 @@ public sealed class Staging : IDisposable
     {
         both.Execute("pragma wal_autocheckpoint = 0");
         using var taking = both.BeginTransaction();
-        both.Execute("pragma defer_foreign_keys = on; create temp table coming (key text primary key)", transaction: taking);
+        both.Execute("pragma defer_foreign_keys = on; create temp table coming (key text primary key) without rowid", transaction: taking);
         foreach (var (_, table, key) in Tables)
         {
             var sql = new Sql(both, table, key);

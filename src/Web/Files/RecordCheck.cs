@@ -97,13 +97,14 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
             return [.. refusals, new("events", RefusalCode.TooMany, record.Events.Count, 0, MostEvents)];
         }
 
+        var pressed = new HashSet<Guid>(record.Events.Count);
         return
         [
             .. refusals,
             .. At("service", SpecCheck.Figures(service.Clock)),
             .. service.Breads.SelectMany((b, i) => Text($"service.breads[{i}].name", b.Name, 0, Common.LongestName).Concat(Spec($"service.breads[{i}].spec", b.Spec))),
             .. record.Events.Any(e => e.Act == StoveAct.Undo && e.Undoes is null) ? [new Refusal("events", RefusalCode.Missing)] : Array.Empty<Refusal>(),
-            .. record.Events.GroupBy(e => e.Id).Where(g => g.Count() > 1).Select(g => new Refusal("events", RefusalCode.NamedTwice, Item: g.Key.ToString())).Take(1),
+            .. record.Events.Where(e => !pressed.Add(e.Id)).Select(e => new Refusal("events", RefusalCode.NamedTwice, Item: e.Id.ToString())).Take(1),
         ];
     }
 
