@@ -82,8 +82,8 @@ public sealed class Batches(Kitchen kitchen)
 
     private sealed record Row(string Id, string? BreadId, string Name, string Spec, string MadeFor, string ChangedAt, string? DeletedAt)
     {
-        public static Row Of(Batch b, DateTimeOffset? deletedAt = null) => new(
-            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(deletedAt));
+        public static Row Of(Batch b) => new(
+            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), null);
 
         public Batch ToBatch() => new(
             Guid.Parse(Id), BreadId is null ? null : Guid.Parse(BreadId), Name, SpecJson.Read(Spec), Kitchen.Unstamp(MadeFor), Kitchen.Unstamp(ChangedAt));

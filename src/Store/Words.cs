@@ -14,8 +14,6 @@ internal ref struct Words(ReadOnlySpan<byte> json)
 
     private const int MostWholeDigits = 12, GuidLength = 36;
 
-    private const double MostNumber = 1e12;
-
     // Below this a number may be written with an exponent.
     private const double LeastPlain = 1e-4;
 
@@ -99,7 +97,7 @@ internal ref struct Words(ReadOnlySpan<byte> json)
         else
         {
             value = double.Parse(left[..end], NumberStyles.Float, CultureInfo.InvariantCulture);
-            if (!(Math.Abs(value) <= MostNumber))
+            if (!(Math.Abs(value) <= KitchenRecord.MostNumber))
             {
                 return false;
             }

@@ -196,7 +196,7 @@ public sealed class OwnFileTests : IDisposable
         using var staging = new Staging(kitchen.Services.GetRequiredService<Kitchen>());
         var intake = new KitchenIntake(
             file, staging, kitchen.Services.GetRequiredService<KitchenLarder>(), kitchen.Services.GetRequiredService<Breads>(), kitchen.Services.GetRequiredService<Batches>(), kitchen.Services.GetRequiredService<Photos>());
-        var reading = Task.Run(() => intake.Read(gone.Token));
+        var reading = intake.Begin(gone.Token);
         var pipe = new Pipe();
         var filling = file.Fill(pipe.Reader.AsStream(), gone.Token);
         await pipe.Writer.WriteAsync(Encoding.UTF8.GetBytes((await Lines())[0]));

@@ -61,7 +61,7 @@ public static class FileEndpoints
         try
         {
             var intake = new KitchenIntake(file, staging, kitchen, breads, batches, photos);
-            var reading = Task.Factory.StartNew(() => intake.Read(gone), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
+            var reading = intake.Begin(gone);
             try
             {
                 await file.Fill(http.Request.Body, gone);

@@ -41,6 +41,9 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     /// <summary>Bytes of the file read so far.</summary>
     public long Taken => reader.Taken;
 
+    /// <summary>Reads on its own, as <see cref="Read"/> does.</summary>
+    public Task Begin(CancellationToken gone) => Hand(() => Read(gone), then: () => { });
+
     /// <summary>Reads the file to its end, or until enough of it is bad.</summary>
     /// <exception cref="FileException">The file as a whole cannot be read.</exception>
     /// <exception cref="OperationCanceledException">Nobody wants it any more.</exception>

@@ -30,8 +30,6 @@ internal sealed class RecordReader(Stream file)
     // Anything but a photo is far shorter.
     private const int LongestOwn = 1_000_000;
 
-    private const double MostNumber = 1e12;
-
     private static readonly byte[] Mark = [0xEF, 0xBB, 0xBF];
 
     private byte[] buffer = new byte[1 << 18];
@@ -226,8 +224,8 @@ internal sealed class RecordReader(Stream file)
                 case JsonTokenType.Null when (lists & (1ul << (r.CurrentDepth - 1))) != 0:
                     odd ??= new("", RefusalCode.Unreadable, Item: "null");
                     break;
-                case JsonTokenType.Number when MayBeHuge(r.ValueSpan) && !(r.TryGetDouble(out var value) && Math.Abs(value) <= MostNumber):
-                    odd ??= new("", RefusalCode.NotANumber, null, -MostNumber, MostNumber);
+                case JsonTokenType.Number when MayBeHuge(r.ValueSpan) && !(r.TryGetDouble(out var value) && Math.Abs(value) <= KitchenRecord.MostNumber):
+                    odd ??= new("", RefusalCode.NotANumber, null, -KitchenRecord.MostNumber, KitchenRecord.MostNumber);
                     break;
             }
         }
