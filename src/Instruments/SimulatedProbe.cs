@@ -11,12 +11,14 @@ public sealed class SimulatedProbe(TimeProvider clock, int seed = 1) : IPanProbe
     // Of cheap infrared probes in general (empirical): how fast it follows, how it shivers, what it takes for granted and what pans really are.
     private const double FollowSeconds = 0.9, NoiseCelsius = 0.8, SetEmissivity = 0.95, PanEmissivity = 0.90;
     private const double LeastStep = 0.1, LongestStep = 600;
+    // Where it begins: a pan that was on its flame for a while.
+    private const double Begun = 205, BegunSeen = 200;
     private static readonly Celsius Room = new(22);
 
     private readonly Lock guard = new();
     private readonly Random random = new(seed);
     private Cookware on = Cookware.Usual;
-    private double pan = 205, shown = 200, carried;
+    private double pan = Begun, shown = BegunSeen, carried;
     private PanRun? bread;
     private bool plugged = true;
     private ProbeReading? newest;
@@ -88,6 +90,15 @@ public sealed class SimulatedProbe(TimeProvider clock, int seed = 1) : IPanProbe
         {
             CatchUp();
             bread = down ? new(Slab.Of([new(new(3), new(1.15), new(42), [])]), new(pan), on) : null;
+        }
+    }
+
+    /// <summary>As at the start: the usual pan, hot, nothing on it, plugged in.</summary>
+    public void Anew()
+    {
+        lock (guard)
+        {
+            (on, pan, shown, carried, bread, plugged, newest, at) = (Cookware.Usual, Begun, BegunSeen, 0, null, true, null, clock.GetTimestamp());
         }
     }
 

@@ -70,6 +70,15 @@ public sealed class SimulatedScale(TimeProvider clock, int seed = 1) : IScale
         }
     }
 
+    /// <summary>As it comes out of its box: empty, plugged in, its zero not crept yet.</summary>
+    public void Anew()
+    {
+        lock (guard)
+        {
+            (load, shown, creep, tare, last, same, plugged, newest) = (0, 0, 0, 0, null, 0, true, null);
+        }
+    }
+
     public void Plug(bool into)
     {
         lock (guard)

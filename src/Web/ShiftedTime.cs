@@ -9,5 +9,7 @@ internal sealed class ShiftedTime(string file) : TimeProvider
 {
     public override DateTimeOffset GetUtcNow() => System.GetUtcNow().AddSeconds(Shift());
 
+    public override long GetTimestamp() => System.GetTimestamp() + (long)(Shift() * System.TimestampFrequency);
+
     private double Shift() => File.Exists(file) && double.TryParse(File.ReadAllText(file), NumberStyles.Float, CultureInfo.InvariantCulture, out var seconds) ? seconds : 0;
 }

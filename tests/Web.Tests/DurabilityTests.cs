@@ -14,6 +14,9 @@ public sealed class DurabilityTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("ystrata-kill-").FullName;
 
+    // Far longer than anything here takes on the slowest machine.
+    private static readonly TimeSpan Patience = TimeSpan.FromMinutes(2);
+
     private readonly List<Process> started = [];
 
     public void Dispose()
@@ -36,11 +39,11 @@ public sealed class DurabilityTests : IDisposable
         {
             var (server, address) = await Start();
             using var client = new HttpClient { BaseAddress = address };
-            var hands = Enumerable.Range(0, 4).Select(_ => WriteUntilCutOff(client, kept)).ToList();
-            var enough = kept.Count + 25;
-            while (kept.Count < enough)
+            using var acknowledged = new SemaphoreSlim(0);
+            var hands = Enumerable.Range(0, 4).Select(_ => WriteUntilCutOff(client, kept, acknowledged)).ToList();
+            for (var i = 0; i < 25; i++)
             {
-                await Task.Yield();
+                Assert.True(await acknowledged.WaitAsync(Patience));
             }
 
             server.Kill();
@@ -68,6 +71,7 @@ public sealed class DurabilityTests : IDisposable
 
         // One screen presses until the server is gone; what was answered must be there.
         var counted = new List<string>();
+        using var counts = new SemaphoreSlim(0);
         var presses = Task.Run(async () =>
         {
             try
@@ -84,6 +88,8 @@ public sealed class DurabilityTests : IDisposable
                             {
                                 counted.Add(act + number);
                             }
+
+                            counts.Release();
                         }
                     }
 
@@ -95,17 +101,9 @@ public sealed class DurabilityTests : IDisposable
                 // Cut off in the middle of a press: that one was never answered.
             }
         });
-        while (true)
+        for (var i = 0; i < 10; i++)
         {
-            lock (counted)
-            {
-                if (counted.Count >= 10)
-                {
-                    break;
-                }
-            }
-
-            await Task.Yield();
+            Assert.True(await counts.WaitAsync(Patience));
         }
 
         server.Kill();
@@ -148,19 +146,19 @@ public sealed class DurabilityTests : IDisposable
     [Fact]
     public async Task A_screen_that_listens_to_the_scale_does_not_hold_up_the_end()
     {
-        var (server, address) = await Start();
+        var (server, address) = await Start("--shutdownTimeoutSeconds", "36000");
         using var client = new HttpClient { BaseAddress = address };
         using var stream = await client.GetStreamAsync("/api/scale/readings");
         Assert.True(await stream.ReadAsync(new byte[16]) > 0);
 
         using var asked = Process.Start("kill", ["-TERM", server.Id.ToString(CultureInfo.InvariantCulture)]);
-        // The host gives up waiting after 30 s.
-        await server.WaitForExitAsync().WaitAsync(TimeSpan.FromSeconds(20));
+        // A host that is held up waits for hours here.
+        await server.WaitForExitAsync().WaitAsync(Patience);
 
         Assert.Equal(0, server.ExitCode);
     }
 
-    private static async Task WriteUntilCutOff(HttpClient client, ConcurrentBag<string> kept)
+    private static async Task WriteUntilCutOff(HttpClient client, ConcurrentBag<string> kept, SemaphoreSlim acknowledged)
     {
         var body = new BreadBody("Radish rounds", "", WebKitchen.Squares());
         try
@@ -169,6 +167,7 @@ public sealed class DurabilityTests : IDisposable
             {
                 using var answer = await client.PostAsJsonAsync("/api/breads", body, SpecJson.Options);
                 kept.Add((string)(await answer.Content.ReadFromJsonAsync<JsonNode>())!["id"]!);
+                acknowledged.Release();
             }
         }
         catch (HttpRequestException)

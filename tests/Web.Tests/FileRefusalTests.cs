@@ -131,7 +131,7 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
     }
 
     [Fact]
-    public async Task A_thousand_spoilt_files_are_refused_or_taken_and_never_crash_or_half_write()
+    public async Task Two_hundred_spoilt_files_are_refused_or_taken_and_never_crash_or_half_write()
     {
         var (store, larder) = (kitchen.Services.GetRequiredService<Kitchen>(), kitchen.Services.GetRequiredService<KitchenLarder>());
         var (breads, batches, photos) = (kitchen.Services.GetRequiredService<Breads>(), kitchen.Services.GetRequiredService<Batches>(), kitchen.Services.GetRequiredService<Photos>());
@@ -142,7 +142,7 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
         var lines = (await client.GetStringAsync("/api/files/kitchen")).Split('\n');
         byte[] whole = Encoding.UTF8.GetBytes(string.Join('\n', [lines[0], .. lines[1..^2].GroupBy(l => l[..20]).Select(g => g.First()), lines[^3].TrimEnd(','), "]}"]));
         // Ten thousand more in the bench.
-        const int Times = 1000;
+        const int Times = 200;
         var random = new Random(20261126);
         var refused = 0;
         for (var i = 0; i < Times; i++)

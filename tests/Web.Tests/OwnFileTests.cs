@@ -84,7 +84,7 @@ public sealed class OwnFileTests : IDisposable
     public async Task A_record_that_lacks_a_member_or_says_nothing_there_says_what_the_general_reader_says()
     {
         var (known, left) = (0, 0);
-        foreach (var json in (await Records()).GroupBy(r => Encoding.UTF8.GetString(r, 0, 16)).SelectMany(g => g.Take(12)))
+        foreach (var json in (await Records()).GroupBy(r => Encoding.UTF8.GetString(r, 0, 16)).SelectMany(g => g.Take(3)))
         {
             var members = Members(JsonNode.Parse(json)!).Count();
             for (var i = 0; i < 2 * members; i++)
@@ -114,7 +114,7 @@ public sealed class OwnFileTests : IDisposable
         }
 
         // What may lack or be nothing is some of it, and not most.
-        Assert.InRange(known, 500, left);
+        Assert.InRange(known, 100, left);
 
         static IEnumerable<(JsonObject Of, string Name)> Members(JsonNode? node) => node switch
         {

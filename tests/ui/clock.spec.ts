@@ -2,8 +2,6 @@ import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import { type Bench, expect, refusedRequests, test } from "./kitchen";
 
-test.use({ sharesKitchen: true });
-
 const day = 24 * 3600_000;
 const tomorrow = (time: string) => `${new Date(Date.now() + day).toISOString().slice(0, 11)}${time}`;
 

@@ -1,7 +1,5 @@
 import { expect, test } from "./kitchen";
 
-test.use({ sharesKitchen: true });
-
 test("the ledger takes other flours, liquids, fats and additions", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   // Grams stand under each other, whatever else a line holds.

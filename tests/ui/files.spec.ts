@@ -26,7 +26,8 @@ test("cooked at the stove, logged, its fault found and put right, and all of it 
   await bench.pick("First-ferry squares");
   await bench.open("Clock");
   await page.getByRole("button", { name: "To the stove" }).click();
-  const service = /stove\/([^/?]+)/.exec(page.url())?.[1] ?? (await page.waitForURL(/stove\/./), /stove\/([^/?]+)/.exec(page.url())![1]);
+  await page.waitForURL(/stove\/./);
+  const service = /stove\/([^/?]+)/.exec(page.url())![1];
   const press = (body: object) =>
     request.post(`${kitchen.address}/api/services/${service}/events`, {
       data: { id: crypto.randomUUID(), pan: 0, place: 0, bread: 0, number: 1, ...body },
@@ -222,7 +223,7 @@ test("the log is put right in a table and read again", async ({ page, kitchen, r
 });
 
 test.describe("files of something else", () => {
-  test.use({ expectErrors: refusedRequests, sharesKitchen: true });
+  test.use({ expectErrors: refusedRequests });
 
   for (const [name, content, words] of [
     ["words", "no kitchen at all", "of something else"],

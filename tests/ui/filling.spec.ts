@@ -1,7 +1,5 @@
 import { expect, refusedRequests, test, type Bench } from "./kitchen";
 
-test.use({ sharesKitchen: true });
-
 async function stuff(bench: Bench) {
   await bench.pick("Landing rounds");
   await bench.open("Filling");

@@ -1,51 +1,55 @@
 import { startServer } from "./server.mjs";
 import { expect, test } from "./kitchen";
 
-test("a batch goes from the shelf to the log and is there after the server was killed", async ({ kitchen, bench, page }) => {
-  await bench.pick("First-ferry squares");
-  await expect(bench.stratum("balls")).toContainText("16 × 80 g");
-  await expect(bench.stratum("fold")).toContainText("7 leaves");
-  await expect(bench.drawn("fused")).toHaveCount(2);
-  const before = await bench.drawn("open").first().getAttribute("d");
+test.describe("a server of its own", () => {
+  test.use({ ownServer: true });
 
-  await bench.open("Balls");
-  await bench.set("One ball", "95");
-  await expect(bench.stratum("balls")).toContainText("16 × 95 g");
-  await expect(bench.stratum("dough")).toContainText(/1.551 g/);
-  await expect(bench.drawn("open").first()).not.toHaveAttribute("d", before ?? "");
+  test("a batch goes from the shelf to the log and is there after the server was killed", async ({ kitchen, bench, page }) => {
+    await bench.pick("First-ferry squares");
+    await expect(bench.stratum("balls")).toContainText("16 × 80 g");
+    await expect(bench.stratum("fold")).toContainText("7 leaves");
+    await expect(bench.drawn("fused")).toHaveCount(2);
+    const before = await bench.drawn("open").first().getAttribute("d");
 
-  await bench.open("Fold");
-  await bench.add("Brush fat");
-  await bench.step(2).press("Alt+ArrowLeft");
-  expect(await bench.steps()).toEqual(["letter", "brush", "letter"]);
-  await expect(bench.stratum("fold")).toContainText("9 leaves");
-  await expect(bench.drawn("fused")).toHaveCount(0);
-  await expect(bench.drawn("open")).toHaveCount(8);
-  await expect(page.locator('[data-note="allOpen"]')).toBeVisible();
+    await bench.open("Balls");
+    await bench.set("One ball", "95");
+    await expect(bench.stratum("balls")).toContainText("16 × 95 g");
+    await expect(bench.stratum("dough")).toContainText(/1.551 g/);
+    await expect(bench.drawn("open").first()).not.toHaveAttribute("d", before ?? "");
 
-  await page.getByLabel("Name of the batch").fill("Harbour squares");
-  await bench.kept();
-  await page.getByRole("button", { name: "Log it" }).click();
-  await bench.number("Flour").fill("905");
-  await bench.number("First side").fill("52,5");
-  await page.getByRole("group", { name: "Soft" }).getByText("soft", { exact: true }).click();
-  await page.getByRole("textbox", { name: "Note" }).fill("Held the ghee well.");
-  await page.getByRole("button", { name: "Keep the entry" }).click();
-  await expect(page.getByText("Harbour squares is in the log.")).toBeVisible();
+    await bench.open("Fold");
+    await bench.add("Brush fat");
+    await bench.step(2).press("Alt+ArrowLeft");
+    expect(await bench.steps()).toEqual(["letter", "brush", "letter"]);
+    await expect(bench.stratum("fold")).toContainText("9 leaves");
+    await expect(bench.drawn("fused")).toHaveCount(0);
+    await expect(bench.drawn("open")).toHaveCount(8);
+    await expect(page.locator('[data-note="allOpen"]')).toBeVisible();
 
-  await kitchen.stop("SIGKILL");
-  const again = await startServer({ data: kitchen.data });
-  await page.goto(`${again.address}/#/log`);
-  const line = page.getByTestId("log-lines").getByRole("link", { name: /Harbour squares/ });
-  await line.click();
-  await expect(bench.number("Flour")).toHaveValue("905");
-  await expect(bench.number("First side")).toHaveValue("52.5");
-  await expect(page.getByRole("textbox", { name: "Note" })).toHaveValue("Held the ghee well.");
-  await expect(page.getByRole("radio", { name: "soft", exact: true })).toHaveAttribute("aria-checked", "true");
-  await page.goto(`${again.address}/#/`);
-  await page.getByRole("link", { name: /Harbour squares/ }).click();
-  await expect(bench.stratum("fold")).toContainText("9 leaves");
-  await again.stop();
+    await page.getByLabel("Name of the batch").fill("Harbour squares");
+    await bench.kept();
+    await page.getByRole("button", { name: "Log it" }).click();
+    await bench.number("Flour").fill("905");
+    await bench.number("First side").fill("52,5");
+    await page.getByRole("group", { name: "Soft" }).getByText("soft", { exact: true }).click();
+    await page.getByRole("textbox", { name: "Note" }).fill("Held the ghee well.");
+    await page.getByRole("button", { name: "Keep the entry" }).click();
+    await expect(page.getByText("Harbour squares is in the log.")).toBeVisible();
+
+    await kitchen.stop("SIGKILL");
+    const again = await startServer({ data: kitchen.data });
+    await page.goto(`${again.address}/#/log`);
+    const line = page.getByTestId("log-lines").getByRole("link", { name: /Harbour squares/ });
+    await line.click();
+    await expect(bench.number("Flour")).toHaveValue("905");
+    await expect(bench.number("First side")).toHaveValue("52.5");
+    await expect(page.getByRole("textbox", { name: "Note" })).toHaveValue("Held the ghee well.");
+    await expect(page.getByRole("radio", { name: "soft", exact: true })).toHaveAttribute("aria-checked", "true");
+    await page.goto(`${again.address}/#/`);
+    await page.getByRole("link", { name: /Harbour squares/ }).click();
+    await expect(bench.stratum("fold")).toContainText("9 leaves");
+    await again.stop();
+  });
 });
 
 test("every bench shows its figures and the same bread", async ({ bench, page }) => {

@@ -1,8 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "./kitchen";
 
-test.use({ sharesKitchen: true });
-
 test.beforeEach(async ({ bench }) => {
   await bench.pick("Night-crew squares");
   await bench.open("Fold");

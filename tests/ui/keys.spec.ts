@@ -1,7 +1,5 @@
 import { expect, test } from "./kitchen";
 
-test.use({ sharesKitchen: true });
-
 test("a whole batch by keyboard alone", async ({ bench, page }) => {
   await page.getByRole("button", { name: "First-ferry squares", exact: true }).focus();
   await page.keyboard.press("Enter");

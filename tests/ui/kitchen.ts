@@ -5,21 +5,26 @@ type Server = Awaited<ReturnType<typeof startServer>>;
 
 async function serve(use: (server: Server) => Promise<void>) {
   const server = await startServer();
+  await server.remember();
   await use(server);
   await server.stop();
   server.clear();
 }
 
 /**
- * Every test has a demo kitchen of its own, and fails on any error in the browser's console, a blocked script or style among them.
- * Tests that leave breads and larder as they are may share one (`sharesKitchen`), since a start costs more than most of them.
+ * Every test has the demo kitchen as it began, and fails on any error in the browser's console, a blocked script or style among them.
+ * One server serves a worker for its whole life; a test that stops or kills its server has one of its own (`ownServer`).
  */
-export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: RegExp; sharesKitchen: boolean }, { shared: Server }>({
+export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: RegExp; ownServer: boolean }, { server: Server }>({
   expectErrors: [/^$/, { option: true }],
-  sharesKitchen: [false, { option: true }],
+  ownServer: [false, { option: true }],
   // eslint-disable-next-line no-empty-pattern
-  shared: [async ({}, use) => serve(use), { scope: "worker" }],
-  kitchen: async ({ sharesKitchen, shared }, use) => (sharesKitchen ? use(shared) : serve(use)),
+  server: [async ({}, use) => serve(use), { scope: "worker" }],
+  kitchen: async ({ ownServer, server }, use) => {
+    if (ownServer) return serve(use);
+    await server.reset();
+    await use(server);
+  },
   // Auto: every test begins on the shelf and is watched for errors, whether it asks for the bench or not.
   bench: [
     async ({ page, kitchen, expectErrors }, use) => {

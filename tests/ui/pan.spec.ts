@@ -113,7 +113,7 @@ test("another pan, another flame: the times and the row of pieces follow", async
   await expect(page.getByRole("radio", { name: "High" })).toBeChecked();
 });
 
-test("the probe disagrees and the plan follows it until it is told not to", async ({ bench, page }) => {
+test("the probe disagrees and the plan follows it until it is told not to", async ({ bench, page, kitchen }) => {
   await page.getByRole("tab", tab("Pan and probe")).click();
   // The hours come after the figures: only then is the row whole.
   await expect(bench.stratum("pan")).toContainText(/\d\d:\d\d/);
@@ -128,7 +128,8 @@ test("the probe disagrees and the plan follows it until it is told not to", asyn
   // A bread on a pan whose flame is out: it falls, and the plan with it.
   await page.getByRole("button", { name: "Out", exact: true }).click();
   await page.getByRole("button", { name: "Lay a bread" }).click();
-  await expect.poll(pan, { timeout: 20_000 }).not.toBe(followed);
+  kitchen.ahead(60);
+  await expect.poll(pan).not.toBe(followed);
   await page.getByRole("button", { name: "Pull the plug" }).click();
   await expect(page.getByTestId("probe-state")).toHaveAttribute("data-state", "unplugged");
   await page.getByRole("switch", { name: "Plan with what is measured" }).click();
@@ -209,7 +210,15 @@ test("one round of practice: turned and lifted by eye, cut open, its score in th
     ["Lift", 180],
   ] as const) {
     // The clock waits for every answer, so it is pushed until it is there.
-    while (parseFloat(await clock.innerText()) < at) await page.clock.runFor(1000);
+    await expect
+      .poll(
+        async () => {
+          await page.clock.runFor(1000);
+          return parseFloat(await clock.innerText());
+        },
+        { intervals: [20] },
+      )
+      .toBeGreaterThanOrEqual(at);
     await page.getByRole("button", { name, exact: true }).click();
   }
   const score = parseFloat(await page.getByTestId("score").innerText());

@@ -4,12 +4,12 @@ import { chromiumFlags, chromiumPath } from "./server.mjs";
 export default defineConfig({
   testDir: ".",
   outputDir: "results",
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   forbidOnly: !!process.env.CI,
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  reporter: [["line"], ["json"]],
+  reporter: [[process.env.CI ? "dot" : "line"], ["json"]],
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: "UTC",

@@ -1,6 +1,6 @@
 // Starts the built server with a kitchen of its own, and stops it. Used by the interface tests, the bench and the pictures.
 import { spawn } from "node:child_process";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
@@ -17,7 +17,8 @@ export const chromiumFlags = [
   "--disable-sync",
 ];
 
-export const chromiumPath = "/usr/bin/chromium";
+/** Debian's Chromium without a window of its own, which takes half the work of the whole one; that one where it is the only one there. */
+export const chromiumPath = ["/usr/bin/chromium-headless-shell", "/usr/bin/chromium"].find((path) => existsSync(path)) ?? "chromium";
 
 /** A server over a data folder; by default over a new demo kitchen on any free port. */
 export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0 } = {}) {
@@ -37,6 +38,18 @@ export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-"
       if (found) resolve(found);
     });
   });
+  const ahead = (seconds) => writeFileSync(join(data, "shift"), String(seconds));
+  const send = async (path, body) => {
+    const answer = await fetch(address + path, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(body),
+    });
+    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+    return answer.status === 204 ? null : answer.json();
+  };
+  const backups = join(data, "backups");
+  const clean = join(data, "clean.db");
   return {
     address,
     data,
@@ -47,7 +60,25 @@ export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-"
       return await ended;
     },
     /** Puts the server's clock so many seconds ahead of the machine's. */
-    ahead: (seconds) => writeFileSync(join(data, "shift"), String(seconds)),
+    ahead,
+    /** Remembers the kitchen as it is, for `reset`. */
+    async remember() {
+      const { name } = await send("/api/keeping/backups");
+      renameSync(join(backups, name), clean);
+      rmSync(backups, { recursive: true });
+    },
+    /** Makes everything what it was: the kitchen by the program's own restore, the stand-ins and the clock beside it. */
+    async reset() {
+      ahead(0);
+      const name = "ystrata-2026-01-01-000000000.db";
+      rmSync(backups, { recursive: true, force: true });
+      mkdirSync(backups);
+      copyFileSync(clean, join(backups, name));
+      await send(`/api/keeping/backups/${name}/restore`);
+      rmSync(backups, { recursive: true });
+      await send("/api/scale/stand-in", { anew: true });
+      await send("/api/probe/stand-in", { anew: true });
+    },
     clear: () => rmSync(data, { recursive: true, force: true }),
   };
 }

@@ -13,6 +13,7 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="PlainFilling">What a filling starts from.</param>
 /// <param name="PlainClock">Hands and pans where nothing was said of them.</param>
 /// <param name="MostBeside">Breads beside one in the same service.</param>
+/// <param name="MostFileBytes">A CSV file may have so many.</param>
 /// <param name="WallSchools">Filling to dough: a spoonful, even, plenty.</param>
 /// <param name="Pans">Every kind as it is usually made.</param>
 /// <param name="Looks">What a face is called, from which darkness on.</param>
@@ -38,6 +39,7 @@ public sealed record LarderView(
     FillingSpec PlainFilling,
     ClockSpec PlainClock,
     int MostBeside,
+    long MostFileBytes,
     IReadOnlyList<Percent> WallSchools,
     IReadOnlyList<Cookware> Pans,
     IReadOnlyList<LookFrom> Looks,
@@ -86,6 +88,7 @@ public static class LarderEndpoints
         FillingSpec.Usual,
         ClockSpec.Usual,
         ClockSpec.MostBeside,
+        Problems.MostFileBytes,
         Parcel.Schools,
             [.. Enum.GetValues<PanKind>().Select(Cookware.Of)],
             LookFrom.All,

@@ -12,7 +12,8 @@ public sealed record ProbeView(bool StandIn, Cookware? On, bool Laid, bool Plugg
 /// <param name="On">Another pan or flame.</param>
 /// <param name="Laid">A bread goes on, or is lifted.</param>
 /// <param name="Plugged">Its plug in or out.</param>
-public sealed record StandInPanBody(Cookware? On = null, bool? Laid = null, bool? Plugged = null);
+/// <param name="Anew">True makes it what it was at the start.</param>
+public sealed record StandInPanBody(Cookware? On = null, bool? Laid = null, bool? Plugged = null, bool? Anew = null);
 
 public static class ProbeEndpoints
 {
@@ -40,6 +41,11 @@ public static class ProbeEndpoints
         if (body.On is { } wanted && Problems.From(wanted.Check("on")) is { } problem)
         {
             return problem;
+        }
+
+        if (body.Anew is true)
+        {
+            standIn.Anew();
         }
 
         if (body.On is { } on)

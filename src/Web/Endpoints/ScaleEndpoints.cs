@@ -16,7 +16,8 @@ public sealed record ScaleView(bool StandIn, bool Tares);
 /// <param name="Load">So much lies on it in all; 0 takes everything off.</param>
 /// <param name="BallLike">A ball as a hand divides it when so much is wanted.</param>
 /// <param name="Plugged">Its plug in or out.</param>
-public sealed record StandInBody(Grams? Load = null, Grams? BallLike = null, bool? Plugged = null);
+/// <param name="Anew">True makes it what it was at the start.</param>
+public sealed record StandInBody(Grams? Load = null, Grams? BallLike = null, bool? Plugged = null, bool? Anew = null);
 
 public static class ScaleEndpoints
 {
@@ -65,6 +66,11 @@ public static class ScaleEndpoints
         if (Problems.From([.. OutOf(Load, body.Load), .. OutOf(BallLike, body.BallLike)]) is { } problem)
         {
             return problem;
+        }
+
+        if (body.Anew is true)
+        {
+            standIn.Anew();
         }
 
         if (body.Load is { } load)

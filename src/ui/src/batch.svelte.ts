@@ -80,6 +80,9 @@ class Batch {
   private planned: BatchSpec | null = null;
   private clockTimer: ReturnType<typeof setTimeout> | undefined;
   private planAgain = false;
+  private planRun: Promise<void> = Promise.resolve();
+  /** Presses that go by figures of the sheet, until the sheet is that of the spec as it stands. */
+  private pressed: { to: (sheet: BatchSheet) => void; of: string | undefined }[] = [];
   private saving: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -123,13 +126,33 @@ class Batch {
     this.shown = null;
     this.keeping = "changed";
     this.remember();
-    void this.plan();
+    this.planRun = this.plan();
     this.keepSoon();
+  }
+
+  /**
+   * A change that goes by figures of the sheet: made at once when nothing changed since that sheet was asked for, else as soon as its answer
+   * is there, so that it never lays old figures over newer ones. While the kitchen is away it goes by the last there were.
+   * @param of Names what is changed: of several that wait, only the newest of one thing is made.
+   */
+  changeBy(to: (sheet: BatchSheet) => void, of?: string): void {
+    if (!this.sheet) return;
+    const at = of === undefined ? -1 : this.pressed.findIndex((p) => p.of === of);
+    if (at >= 0) this.pressed[at] = { to, of };
+    else this.pressed.push({ to, of });
+    if (!this.planning) this.makeNext();
+  }
+
+  private makeNext(): void {
+    const { sheet } = this;
+    const next = sheet && this.pressed.shift();
+    if (next) this.change(() => next.to(sheet));
   }
 
   /** Sees to it that the kitchen has these very figures. @returns whether it has */
   async keep(): Promise<boolean> {
     clearTimeout(this.timer);
+    while (this.pressed.length > 0) await this.planRun;
     while (this.saving) await this.saving;
     if (this.keeping !== "kept") {
       this.saving = this.save();
@@ -150,11 +173,12 @@ class Batch {
 
   /** Works the same figures out anew: the larder has changed under them. */
   again(): void {
-    if (this.spec) void this.plan();
+    if (this.spec) this.planRun = this.plan();
   }
 
   private lay(batch: Unkept): void {
     clearTimeout(this.timer);
+    this.pressed = [];
     Object.assign(this, batch);
     this.shown = null;
     this.sheet = null;
@@ -163,13 +187,13 @@ class Batch {
     this.unworkable = [];
     this.unkeepable = [];
     this.unclockable = [];
-    void this.plan();
+    this.planRun = this.plan();
   }
 
   private async plan(): Promise<void> {
     if (this.planning) {
       this.planAgain = true;
-      return;
+      return this.planRun;
     }
     this.planning = true;
     try {
@@ -185,9 +209,11 @@ class Batch {
           this.clockSoon();
         }
         this.unworkable = data ? [] : refusalsOf(error);
+        this.makeNext();
       } while (this.planAgain);
     } catch {
-      setTimeout(() => void this.plan(), TRY_AGAIN_MS);
+      while (this.sheet && this.pressed.length > 0) this.makeNext();
+      setTimeout(() => (this.planRun = this.plan()), TRY_AGAIN_MS);
     } finally {
       this.planning = false;
     }

@@ -63,6 +63,22 @@ export class StoveScreen {
     return this.waiting.some((w) => Object.entries(part).every(([k, v]) => w.body[k as keyof Press] === v));
   }
 
+  /** One of a kind that is still on its way, the newest. */
+  private onItsWay(act: Press["act"]): PressBody | undefined {
+    return this.waiting.findLast((w) => w.body.act === act)?.body;
+  }
+
+  /** How many hands there are once every press has arrived. */
+  get people(): number {
+    return this.onItsWay("hands")?.value ?? this.view?.sheet.people ?? 0;
+  }
+
+  /** Takes back the newest press that is not taken back yet, nor about to be. */
+  undoLast(): void {
+    const last = this.view?.sheet.past.find((p) => !p.undone && !this.waits({ act: "undo", undoes: p.event.id }));
+    if (last) this.press({ act: "undo", undoes: last.event.id });
+  }
+
   press(press: Press): void {
     this.waiting = [...this.waiting, { body: { ...press, id: newId() }, at: Date.now() }];
     this.remember();

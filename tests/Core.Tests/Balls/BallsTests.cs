@@ -13,8 +13,8 @@ public class BallsTests
         Gen.Select(Gen.Double[60, 600], Gen.Double[0.5, 25]).Sample((d, t) =>
         {
             var mass = Round.MassOf(new(d), new(t));
-            Assert.Equal(t, Round.ThicknessOf(mass, SquareCentimetres.OfRound(new(d))).Value, 9);
-            Assert.Equal(d, Round.DiameterOf(mass, new(t)).Value, 9);
+            Assert.Equal(t, Round.ThicknessOf(mass, SquareCentimetres.OfRound(new(d))).Value, 1e-9);
+            Assert.Equal(d, Round.DiameterOf(mass, new(t)).Value, 1e-9);
         });
 
     [Fact]

@@ -32,7 +32,7 @@ public class TrayTests
 
             weighed.Add(Tray([.. weighed], dough: count * 90, count: count).Next!.Value.Value);
             var done = Tray([.. weighed], dough: count * 90, count: count);
-            Assert.Equal(0, done.Over!.Value.Value, 6);
+            Assert.Equal(0, done.Over!.Value.Value, 1e-9);
             Assert.Null(done.Next);
         });
 

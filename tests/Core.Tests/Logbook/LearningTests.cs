@@ -31,7 +31,7 @@ public class LearningTests
             var learned = Learning.Of(LessonKind.Thirst, "flour-white", CookedWithThirst(points, 6, 0.4), used: true, Larder);
             Assert.InRange(learned.After - learned.Before, Math.Min(points, 0) - 1e-6, Math.Max(points, 0) + 1e-6);
             Assert.InRange(Math.Abs(learned.After - learned.Before - points), 0, 1 + 1e-9);
-        });
+        }, iter: 40);
 
     [Fact]
     public void One_batch_moves_a_plan_a_quarter_of_the_way_and_twelve_most_of_it()

@@ -2601,6 +2601,11 @@ export interface components {
              * @description Breads beside one in the same service.
              */
             mostBeside: number;
+            /**
+             * Format: int64
+             * @description A CSV file may have so many.
+             */
+            mostFileBytes: number;
             /** @description Filling to dough: a spoonful, even, plenty. */
             wallSchools: number[];
             /** @description Every kind as it is usually made. */
@@ -3954,6 +3959,8 @@ export interface components {
             ballLike?: number;
             /** @description Its plug in or out. */
             plugged?: null | boolean;
+            /** @description True makes it what it was at the start. */
+            anew?: null | boolean;
         };
         /** @description Something done to the stand-in. */
         StandInPanBody: {
@@ -3962,6 +3969,8 @@ export interface components {
             laid?: null | boolean;
             /** @description Its plug in or out. */
             plugged?: null | boolean;
+            /** @description True makes it what it was at the start. */
+            anew?: null | boolean;
         };
         /**
          * @description The figure a batch starts from. The others follow.

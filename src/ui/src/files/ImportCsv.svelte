@@ -2,6 +2,7 @@
   import { Dialog } from "bits-ui";
   import Upload from "@lucide/svelte/icons/upload";
   import { refusalsOf } from "../api/client";
+  import { larder } from "../api/larder.svelte";
   import type { ImportView, Refusal } from "../api/types";
   import { m } from "../paraglide/messages";
   import { number } from "../words/format";
@@ -16,7 +17,6 @@
     ontaken: (count: number) => void | Promise<void>;
   }
   let { path, title, plain = false, ontaken }: Props = $props();
-  const MOST_BYTES = 4_000_000;
   const MOST_SHOWN = 60;
   let open = $state(false);
   let file = $state.raw<File | null>(null);
@@ -27,8 +27,9 @@
   async function send(take: boolean): Promise<void> {
     if (!file) return;
     problem = "";
-    if (file.size > MOST_BYTES) {
-      problem = m.import_too_big({ size: number(file.size / 1e6, 1) });
+    const most = larder.view?.mostFileBytes ?? Infinity;
+    if (file.size > most) {
+      problem = m.import_too_big({ most: number(most / 1e6, 1), size: number(file.size / 1e6, 1) });
       return;
     }
     const answer = await fetch(`${path}?take=${take}`, { method: "POST", headers: { "content-type": "text/csv" }, body: file }).catch(

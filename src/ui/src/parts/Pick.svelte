@@ -12,7 +12,10 @@
     /** Path in the spec; what it takes comes from the core. */
     field: string;
     value: string;
-    onchange: (id: string) => void;
+    /** How the spec changes with it. */
+    onchange?: (id: string) => void;
+    /** In the place of `onchange`, where what follows goes by the sheet. */
+    onpick?: (id: string) => void;
     /** Shown in the label's place when the pick stands in a line of its own. */
     bare?: boolean;
     /** Words instead of the picked name, for a pick that adds. */
@@ -22,7 +25,7 @@
     /** What stands small beside a choice. */
     hint?: ((id: string) => string) | undefined;
   }
-  let { label, field, value, onchange, bare = false, prompt, except = [], hint }: Props = $props();
+  let { label, field, value, onchange, onpick, bare = false, prompt, except = [], hint }: Props = $props();
   // A larder can hold thousands: a list shows as many as can be looked through, the finding does the rest.
   const MOST_SHOWN = 80;
   // With few to choose from there is nothing to type, and no keyboard comes up on a tablet.
@@ -36,7 +39,9 @@
 
   function pick(id: string) {
     open = false;
-    if (id !== value) batch.change(() => onchange(id));
+    if (id === value) return;
+    if (onpick) onpick(id);
+    else batch.change(() => onchange?.(id));
   }
 </script>
 

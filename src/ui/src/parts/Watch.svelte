@@ -21,15 +21,21 @@
     caution: { icon: Flame, rule: "bg-ink", tint: "text-ink", word: m.weight_caution },
   };
   // A mend changes whole parts of the batch; pressed by mistake, it is taken back whole.
-  function apply(mend: Mend) {
-    const spec = batch.spec;
-    if (!spec) return;
-    const { sheet, fold, roll, filling, pan, dough, rest } = spec;
-    const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest });
-    const { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t } = mend;
-    const parts = { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t };
-    batch.change(() => Object.assign(spec, Object.fromEntries(Object.entries(parts).filter(([, part]) => part))));
-    toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
+  // It carries those parts as they would be, so it is taken from the newest sheet; there it is gone when its fault is.
+  function apply({ code, stage, mends }: Note, pressed: Mend) {
+    const alike = (mends: Mend[] | null | undefined) => (mends ?? []).filter((m) => m.code === pressed.code);
+    const at = alike(mends).indexOf(pressed);
+    batch.changeBy((now) => {
+      const mend = alike(now.notes.find((n) => n.code === code && n.stage === stage)?.mends)[at];
+      const spec = batch.spec;
+      if (!spec || !mend) return;
+      const { sheet, fold, roll, filling, pan, dough, rest } = spec;
+      const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest });
+      const { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t } = mend;
+      const parts = { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t };
+      Object.assign(spec, Object.fromEntries(Object.entries(parts).filter(([, part]) => part)));
+      toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
+    }, `mend ${code} ${stage} ${pressed.code} ${at}`);
   }
 
   // What could be found wrong at the table, where this note is its likeliest cause.
@@ -70,7 +76,10 @@
           {#if risksOf(note.code)}<p class="text-mute" data-testid="risk">{m.could_come_out({ symptoms: risksOf(note.code) })}</p>{/if}
           <p>{said.more}</p>
           {#each offered[at] as mend, i (i)}
-            <button class="button mt-1 !min-h-11 !justify-start !px-2.5 text-start !text-[14px] !leading-tight" onclick={() => apply(mend)}>
+            <button
+              class="button mt-1 !min-h-11 !justify-start !px-2.5 text-start !text-[14px] !leading-tight"
+              onclick={() => apply(note, mend)}
+            >
               <Wrench size={15} class="shrink-0" aria-hidden="true" />{mendWords(mend)}
             </button>
           {/each}

@@ -12,7 +12,7 @@
   let { spec, sheet }: StageProps = $props();
   // The ball stays as heavy as it is: its round grows thicker, not its dough less.
   const stuff = () =>
-    batch.change(() => {
+    batch.changeBy((sheet) => {
       spec.balls.mass = Number(sheet.dough.start.ball.toFixed(1));
       spec.balls.by = "mass";
       spec.filling = structuredClone(larder.view?.plainFilling);

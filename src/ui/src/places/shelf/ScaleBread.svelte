@@ -33,7 +33,8 @@
   const view = $derived(viewOf(way.unit));
   const unread = $derived(typed !== null && parseNumber(typed) === null);
 
-  void plan();
+  // What goes by the sheet waits for the newest.
+  let planned = plan();
   async function plan() {
     const mine = ++newest;
     const { data, error } = await api.POST("/api/plan", { body: $state.snapshot(spec) });
@@ -42,14 +43,16 @@
     refusals = data ? [] : refusalsOf(error);
   }
 
-  function choose(by: StartBy) {
+  async function choose(by: StartBy) {
+    await planned;
     if (sheet) ask(spec, sheet, by);
     typed = null;
-    void plan();
+    planned = plan();
   }
 
   // A filling is made for as many pieces as there are.
-  function openIt() {
+  async function openIt() {
+    await planned;
     const fit = sheet?.notes.flatMap((n) => n.mends ?? []).find((mend) => mend.code === "fillingTimes");
     onopen({ ...$state.snapshot(spec), ...(fit?.filling && { filling: fit.filling }) });
   }
@@ -59,7 +62,7 @@
     const read = parseNumber(text);
     if (read === null) return;
     spec.start[way.by] = view.from(read);
-    void plan();
+    planned = plan();
   }
 </script>
 

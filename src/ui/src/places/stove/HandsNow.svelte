@@ -23,7 +23,8 @@
   }
   let { sheet, now, tasks, bench, next, waits, settled, pressOf, onpress, onhistory }: Props = $props();
   const after = $derived(tasks.filter((t) => t !== bench).slice(0, 5));
-  const last = $derived(sheet.past.find((p) => !p.undone));
+  // One that is about to be taken back makes room for the one before it.
+  const last = $derived(sheet.past.find((p) => !p.undone && !waits({ act: "undo", undoes: p.event.id })));
   const press = $derived(bench ? pressOf(bench) : null);
   const mine = $derived(
     press !== null &&

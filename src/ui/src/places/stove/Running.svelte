@@ -108,8 +108,7 @@
       if (next && settled(next)) screen.press(next);
     } else if (event.key === "Escape") leave();
     else if (event.key.toUpperCase() === "U") {
-      const last = sheet.past.find((p) => !p.undone);
-      if (last) screen.press({ act: "undo", undoes: last.event.id });
+      screen.undoLast();
     } else if (event.key.toUpperCase() === "D") {
       if (bench && !unsettled.hands) screen.press(pressOf(bench)!);
     } else if (event.key.toUpperCase() === "B") bell.toggle();
@@ -247,19 +246,19 @@
           />
         </label>
         <div class="flex items-center justify-between gap-3 text-[17px]">
-          <span>{m.hands_at_work({ count: number(sheet.people, 0) })}</span>
+          <span>{m.hands_at_work({ count: number(screen.people, 0) })}</span>
           <span class="flex gap-2.5">
             <button
               class="act plain"
-              disabled={sheet.people <= 0}
+              disabled={screen.people <= 0}
               aria-label={m.one_hand_less()}
-              onclick={() => screen.press({ act: "hands", value: sheet.people - 1 })}>−</button
+              onclick={() => screen.press({ act: "hands", value: screen.people - 1 })}>−</button
             >
             <button
               class="act plain"
-              disabled={sheet.people >= 12}
+              disabled={screen.people >= 12}
               aria-label={m.one_hand_more()}
-              onclick={() => screen.press({ act: "hands", value: sheet.people + 1 })}>+</button
+              onclick={() => screen.press({ act: "hands", value: screen.people + 1 })}>+</button
             >
           </span>
         </div>

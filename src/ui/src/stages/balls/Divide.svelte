@@ -2,7 +2,7 @@
   import { api, refusalsOf } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import { listen } from "../../api/scale.svelte";
-  import type { BadLine, Refusal, ScaleState } from "../../api/types";
+  import type { BadLine, BatchSheet, Refusal, ScaleState } from "../../api/types";
   import { batch } from "../../batch.svelte";
   import BadLines from "../../files/BadLines.svelte";
   import FileButton from "../../files/FileButton.svelte";
@@ -17,7 +17,8 @@
 
   let { spec, sheet }: StageProps = $props();
   const tray = $derived(sheet.balls.tray);
-  const toWeigh = $derived(Math.max(tray.balls.length + tray.left, 1));
+  const toWeighOf = ({ balls: { tray } }: BatchSheet) => Math.max(tray.balls.length + tray.left, 1);
+  const toWeigh = $derived(toWeighOf(sheet));
   let typed = $state<number | null | undefined>(null);
   // A fresh field for the next weight, there before the answer to this one: what is typed meanwhile stays.
   let added = $state(0);
@@ -36,9 +37,13 @@
 
   const weighed = () => spec.balls.weighed ?? [];
   const lay = (next: number[]) => batch.change(() => (spec.balls.weighed = next.length ? next : undefined));
-  // Each ball counts once: a scale that is played with after the last one fills no more trays.
+  // Each ball counts once: a scale that is played with after the last one fills no more trays. How many there are to be is the newest sheet's to say.
   function take(mass: number) {
     if (weighed().length < toWeigh) lay([...weighed(), mass]);
+    else
+      batch.changeBy((sheet) => {
+        if (weighed().length < toWeighOf(sheet)) spec.balls.weighed = [...weighed(), mass];
+      });
   }
 
   function add() {

@@ -13,6 +13,8 @@
   /** What holds the service up, and what a change would buy: each one planned. */
   let { spec, view }: StageProps & { view: ClockView } = $props();
   let all = $state.raw<WhatIfSheet[]>([]);
+  // The changes each would make are laid into the batch as it was then: after another change they are asked for anew.
+  let answered = "";
   let asked = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const AFTER_MS = 350;
@@ -31,10 +33,16 @@
     const turn = ++asked;
     const body = { name: batch.name, spec: $state.snapshot(spec), madeFor: batch.madeFor };
     const { data } = await api.POST("/api/clock/what-ifs", { body }).catch(() => ({ data: undefined }));
-    if (data && turn === asked) all = data;
+    if (!data || turn !== asked) return;
+    all = data;
+    answered = JSON.stringify(body);
   }
+  const stale = () => answered !== JSON.stringify({ name: batch.name, spec: $state.snapshot(spec), madeFor: batch.madeFor });
 
-  function take(what: WhatIfSheet) {
+  async function take(pressed: WhatIfSheet) {
+    if (stale()) await ask();
+    const what = all.find((w) => w.what === pressed.what);
+    if (!what || stale()) return;
     const before = $state.snapshot(spec);
     batch.change(() => Object.assign(spec, what.batch));
     toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, { clock: null, ...before })));
@@ -72,7 +80,7 @@
         >
         <button
           class="button plain !px-2.5 whitespace-nowrap"
-          onclick={() => take(w)}
+          onclick={() => void take(w)}
           aria-label={m.take_what_if({ what: whatIfName[w.what]() })}>{m.take_it()}</button
         >
       </li>

@@ -1,7 +1,9 @@
 <script lang="ts">
   import type { Feel, WaterBy } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import { batch } from "../../batch.svelte";
   import Choice from "../../parts/Choice.svelte";
+  import Segments from "../../parts/Segments.svelte";
   import Share from "../../parts/Share.svelte";
   import { amount, number } from "../../words/format";
   import { feelName } from "../../words/names";
@@ -19,7 +21,12 @@
 
 <div class="mb-4 grid gap-2.5">
   <Choice wrap label={m.feel()} value={spec.dough.feel} options={feels} onchange={(v) => (spec.dough.feel = v)} />
-  <Choice label={m.water_by()} value={spec.dough.waterBy} options={ways} onchange={(by) => setWaterBy(spec, sheet, by)} />
+  <Segments
+    label={m.water_by()}
+    value={spec.dough.waterBy}
+    options={ways}
+    onchange={(by) => batch.changeBy((sheet) => setWaterBy(spec, sheet, by), "water")}
+  />
   {#if spec.dough.waterBy === "hydration"}
     <span class="flex items-center justify-between gap-2"
       >{m.hydration()}

@@ -2,7 +2,7 @@
   import Pin from "@lucide/svelte/icons/pin";
   import X from "@lucide/svelte/icons/x";
   import { larder } from "../../api/larder.svelte";
-  import type { Portion } from "../../api/types";
+  import type { BatchSheet, Portion } from "../../api/types";
   import { batch } from "../../batch.svelte";
   import { m } from "../../paraglide/messages";
   import AmountField from "../../parts/AmountField.svelte";
@@ -22,7 +22,6 @@
   const refusal = $derived(batch.refusals.find((r) => r.field === field || r.field.startsWith(`${field}.`)));
   const fixed = $derived(amountOf(spec, portion));
   const follows = $derived(fixed?.by === "rest" && !portion.pinned);
-  const lots = $derived(sheet.dough.lots.count);
   const cups = $derived(larder.view?.units.mass === "cups");
 
   const kinds = {
@@ -56,10 +55,21 @@
     typed = text;
     const read = parseNumber(text);
     unread = read === null || (portion.part === "flour" && !(read > 0 && read < 100));
-    if (read !== null && !unread) batch.change(() => setShare(spec, sheet, portion, read));
+    if (read !== null && !unread) edit((sheet, portion) => setShare(spec, sheet, portion, read), "share");
   }
 
-  const put = (grams: number) => batch.change(() => setGrams(spec, sheet, portion, grams * lots));
+  // What a line becomes goes by what the others are, so each change waits for the figures of the one before it.
+  function edit(to: (sheet: BatchSheet, portion: Portion) => void, what: string) {
+    const { part, index } = portion;
+    batch.changeBy(
+      (sheet) => {
+        const now = sheet.dough.portions.find((p) => p.part === part && p.index === index);
+        if (now) to(sheet, now);
+      },
+      what === "pin" ? undefined : `${what} of ${part} ${index}`,
+    );
+  }
+  const put = (grams: number) => edit((sheet, portion) => setGrams(spec, sheet, portion, grams * sheet.dough.lots.count), "grams");
   const takeWhatFits = (most: number) =>
     batch.change(() => fixed && Object.assign(fixed, { [refusal?.field.endsWith("mass") ? "mass" : "share"]: Math.floor(most * 10) / 10 }));
 </script>
@@ -78,7 +88,7 @@
       value={id}
       except={taken}
       hint={portion.part === "fat" ? swapWords : undefined}
-      onchange={(picked) => replace(spec, sheet, portion, picked)}
+      onpick={(picked) => edit((sheet, portion) => replace(spec, sheet, portion, picked), "item")}
     />
     <input
       class="w-full min-w-0 rounded-md bg-transparent px-1 py-1.5 text-end hover:bg-white focus:bg-white disabled:text-ink"
@@ -121,7 +131,7 @@
       class="grid size-11 place-items-center rounded-lg hover:bg-steel {portion.pinned ? 'text-rim' : 'text-mute'}"
       aria-pressed={portion.pinned}
       aria-label={portion.pinned ? m.is_fixed({ item: name }) : m.fix_it({ item: name })}
-      onclick={() => batch.change(() => togglePin(spec, sheet, portion))}
+      onclick={() => edit((sheet, portion) => togglePin(spec, sheet, portion), "pin")}
     >
       <Pin size={19} class={portion.pinned ? "fill-current" : "rotate-45 opacity-60"} />
     </button>

@@ -22,8 +22,9 @@
       }),
   );
   // Where adding begins: what is poured at once.
-  const wentIn = $derived(adding?.wentIn ?? null);
+  const wentIn = $derived(mix.wentIn ?? null);
   const put = (grams?: number) => batch.change(() => (mix.wentIn = grams));
+  const add = (grams: number) => batch.change(() => (mix.wentIn = Math.max((mix.wentIn ?? 0) + grams, 0)));
   const refusal = $derived(batch.refusalOf("dough.mix.bowl"));
 </script>
 
@@ -87,9 +88,9 @@
           <button class="button mt-2" onclick={() => put(adding.atOnce)}>{m.bit_begin({ mass: amount(adding.atOnce, "g") })}</button>
         {:else}
           <div class="mt-2 flex flex-wrap items-center gap-2">
-            <button class="button !px-3" onclick={() => put(wentIn + adding.spoon)}>+ {m.bit_spoon()}</button>
-            <button class="button !px-3" onclick={() => put(wentIn + adding.smallSpoon)}>+ {m.bit_small_spoon()}</button>
-            <button class="button !px-3" onclick={() => put(Math.max(wentIn - adding.smallSpoon, 0))}>− {m.bit_small_spoon()}</button>
+            <button class="button !px-3" onclick={() => add(adding.spoon)}>+ {m.bit_spoon()}</button>
+            <button class="button !px-3" onclick={() => add(adding.smallSpoon)}>+ {m.bit_small_spoon()}</button>
+            <button class="button !px-3" onclick={() => add(-adding.smallSpoon)}>− {m.bit_small_spoon()}</button>
             <button class="button plain" onclick={() => put()}>{m.bit_clear()}</button>
           </div>
           <div class="mt-1 flex items-center gap-2">
@@ -105,7 +106,11 @@
             >
           </div>
           <p class="font-head font-semibold" role="status" data-testid="bit-now">
-            {m.bit_now({ mass: amount(wentIn, "g"), share: amount(sheet.dough.hydration, "%"), feel: feelsName[sheet.dough.feel]() })}
+            {m.bit_now({
+              mass: amount(adding.wentIn ?? wentIn, "g"),
+              share: amount(sheet.dough.hydration, "%"),
+              feel: feelsName[sheet.dough.feel](),
+            })}
           </p>
         {/if}
       </section>

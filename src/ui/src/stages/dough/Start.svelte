@@ -34,7 +34,7 @@
     orientation="horizontal"
     aria-labelledby="start-from"
     class="grid grid-cols-3 rounded-xl border-2 border-rim-soft bg-white p-0.5 sm:grid-cols-6"
-    onValueChange={(v) => batch.change(() => ask(spec, sheet, v as Question))}
+    onValueChange={(v) => batch.changeBy((sheet) => ask(spec, sheet, v as Question), "question")}
   >
     {#each questions.filter(([q]) => !(poured && q === "rounds")) as [value, label] (value)}
       <RadioGroup.Item

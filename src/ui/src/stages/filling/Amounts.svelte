@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { BatchSheet } from "../../api/types";
   import { batch } from "../../batch.svelte";
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
@@ -10,7 +11,13 @@
   let { spec, sheet }: StageProps = $props();
   const balance = $derived(sheet.filling!.balance);
   const sets = $derived(spec.start.by === "filling");
-  const fit = $derived(sheet.notes.flatMap((n) => n.mends ?? []).find((mend) => mend.code === "fillingTimes"));
+  const fitOf = (sheet: BatchSheet) => sheet.notes.flatMap((n) => n.mends ?? []).find((mend) => mend.code === "fillingTimes");
+  const fit = $derived(fitOf(sheet));
+  const makeIt = () =>
+    batch.changeBy((sheet) => {
+      const fit = fitOf(sheet);
+      if (fit?.filling) spec.filling = fit.filling;
+    }, "fit");
   const heaviest = $derived(Math.max(balance.made, balance.needed));
 </script>
 
@@ -43,15 +50,14 @@
       <Figure label={m.dough_for_it()} value={amount(balance.dough, "g")} />
     </dl>
     <div class="mt-3 flex flex-wrap gap-2">
-      {#if fit?.filling}<button class="button" onclick={() => batch.change(() => (spec.filling = fit.filling))}>{m.fit_filling()}</button
-        >{/if}
+      {#if fit?.filling}<button class="button" onclick={makeIt}>{m.fit_filling()}</button>{/if}
       <button
         class="button"
         aria-pressed={sets}
         onclick={() =>
-          batch.change(() => {
+          batch.changeBy((sheet) => {
             spec.start.pieces = sheet.balls.count;
-            spec.start.by = sets ? "pieces" : "filling";
+            spec.start.by = spec.start.by === "filling" ? "pieces" : "filling";
           })}>{sets ? m.filling_sets() : m.fit_start()}</button
       >
     </div>

@@ -17,7 +17,7 @@
   const flames = (Object.keys(flameName) as Flame[]).filter((f) => f !== "off");
   // The other one: a light pan beside a heavy one, or the heavy one beside any other.
   let other = $state<{ kind: PanKind; flame: Flame }>({ kind: "nonStick", flame: "medium" });
-  const mine = $derived(sheet.pan.on);
+  const mine = $derived(spec.pan.on ?? sheet.pan.on);
   const pans = $derived<Cookware[]>([
     mine,
     { ...(larder.view?.pans.find((p) => p.kind === other.kind) ?? mine), ...(other.kind === mine.kind ? mine : {}), flame: other.flame },

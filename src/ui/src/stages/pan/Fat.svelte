@@ -95,7 +95,7 @@
     <Dial
       label={m.hold_for()}
       field="pan.holdFor"
-      value={pan.hold.for}
+      value={spec.pan.holdFor ?? pan.hold.for}
       step={5}
       places={0}
       unit="min"

@@ -1,6 +1,6 @@
 <script lang="ts">
   import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
-  import type { Colour, Roasting } from "../../api/types";
+  import type { Colour, Roasting, Stay } from "../../api/types";
   import { batch } from "../../batch.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
@@ -18,10 +18,15 @@
   const colours = (Object.keys(colourName) as Colour[]).map((value) => ({ value, label: colourName[value]() }));
   const schools = (Object.keys(roastingName) as Roasting[]).map((value) => ({ value, label: roastingName[value]() }));
 
-  const turn = (stay: number, at: number) => batch.change(() => takeOver(spec, endAt(staysOf(spec, pan), stay, at)));
-  const by = (stay: number, seconds: number) => batch.change(() => takeOver(spec, endBy(staysOf(spec, pan), stay, seconds)));
-  const fat = (from: number, to: number) => batch.change(() => takeOver(spec, fatTo(staysOf(spec, pan), from, to)));
-  const longer = (stay: number, by: number) => batch.change(() => takeOver(spec, nudge(staysOf(spec, pan), stay, by)));
+  // The cook's own stays are changed at once; those advised are the newest sheet's to say.
+  function stays(to: (now: Stay[]) => Stay[], of?: string) {
+    if (spec.pan.own) batch.change(() => takeOver(spec, to(staysOf(spec, pan))));
+    else batch.changeBy((sheet) => takeOver(spec, to(staysOf(spec, sheet.pan))), of);
+  }
+  const turn = (stay: number, at: number) => stays((now) => endAt(now, stay, at), `turn ${stay}`);
+  const by = (stay: number, seconds: number) => stays((now) => endBy(now, stay, seconds));
+  const fat = (from: number, to: number) => stays((now) => fatTo(now, from, to));
+  const longer = (stay: number, by: number) => stays((now) => nudge(now, stay, by));
   const advised = () => batch.change(() => delete spec.pan.own);
 </script>
 

@@ -1,6 +1,6 @@
-import { expect, test } from "./kitchen";
-
-test.use({ sharesKitchen: true });
+import { expect, inject, test } from "vitest";
+import { mendWords, wordsOf } from "../../src/ui/src/words/notes";
+import { symptomName } from "../../src/ui/src/words/symptoms";
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- the specs here are spoilt on purpose */
 const stuffed = (id: string, mass: number, steps: object[], together: object[] = [], share = 80) => ({
@@ -219,31 +219,35 @@ const spoils: Record<string, (spec: any) => void> = {
   },
 };
 
-test("every note has its words and every word its figure", async ({ bench, page, kitchen }) => {
-  test.slow();
-  const { plain } = await (await page.request.get(`${kitchen.address}/api/larder`)).json();
-  const openapi = await (await page.request.get(`${kitchen.address}/openapi/v1.json`)).json();
+const get = async (path: string) => (await fetch(inject("kitchen") + path)).json();
+const gap = /undefined|NaN|null|\{|\}|\[object/;
+
+test("every note has its words and every word its figure", async () => {
+  const { plain } = await get("/api/larder");
+  const openapi = await get("/openapi/v1.json");
   const codes = new Set<string>(openapi.components.schemas.NoteCode.enum);
 
   for (const [name, spoil] of Object.entries(spoils)) {
     const spec = structuredClone(plain);
     spoil(spec);
-    const made = await page.request.post(`${kitchen.address}/api/batches`, {
-      data: { breadId: null, name, spec, madeFor: "2026-11-20T12:00:00Z" },
+    const answer = await fetch(`${inject("kitchen")}/api/plan`, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(spec),
     });
-    expect(made.status(), await made.text()).toBe(201);
-    await page.goto(`${kitchen.address}/#/batch/${(await made.json()).id}`);
-    await expect(page.getByLabel("Name of the batch")).toHaveValue(name);
-    await expect(bench.stratum("pan")).toContainText("on the pan");
-    for (const stage of await page.locator("[data-stage]").evaluateAll((all) => all.map((e) => e.getAttribute("data-stage") ?? ""))) {
-      await bench.stratum(stage).click();
-      for (const note of await page.locator("[data-note]").all()) {
-        codes.delete((await note.getAttribute("data-note")) ?? "");
-        const text = await note.innerText();
-        expect(text).not.toMatch(/undefined|NaN|null|\{|\}/);
-        expect(await note.locator("p").last().innerText()).toMatch(/[.]$/);
-      }
+    const sheet = await answer.json();
+    expect(answer.status, `${name}: ${JSON.stringify(sheet)}`).toBe(200);
+    for (const note of sheet.notes) {
+      codes.delete(note.code);
+      const { head, more } = wordsOf(note);
+      expect(head, note.code).not.toMatch(gap);
+      expect(head, note.code).not.toBe("");
+      expect(more, note.code).not.toMatch(gap);
+      expect(more, note.code).toMatch(/[.]$/);
+      for (const mend of note.mends ?? [])
+        expect(mendWords(mend), `${note.code}, ${mend.code}`).toMatch(/^(?!.*(undefined|NaN|null|[{}])).+$/);
     }
+    for (const risk of sheet.risks) expect(symptomName[risk.symptom as keyof typeof symptomName]()).not.toMatch(gap);
   }
 
   expect([...codes]).toEqual([]);
