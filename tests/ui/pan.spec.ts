@@ -213,7 +213,7 @@ test("one round of practice: turned and lifted by eye, cut open, its score in th
     await expect
       .poll(
         async () => {
-          await page.clock.runFor(1000);
+          await page.clock.runFor(2000);
           return parseFloat(await clock.innerText());
         },
         { intervals: [20] },

@@ -117,6 +117,8 @@ test("three more pairs of hands are three, and two presses are taken back with t
   await go();
   await expect(dialog).toContainText("4 pairs of hands");
   await dialog.getByRole("button", { name: "Close", exact: true }).click();
+  // No key is the stove's while a dialog has it.
+  await expect(dialog).toHaveCount(0);
 
   go = await hold(page, "**/events");
   await page.keyboard.press("u");
