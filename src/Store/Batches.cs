@@ -37,11 +37,20 @@ public sealed class Batches(Kitchen kitchen)
         return db.ExecuteScalar<bool>("select exists (select 1 from batch where id = @id)", new { id = id.ToString() });
     }
 
-    public void Add(Batch batch)
+    /// <returns>False when there is, or was, a batch by this id: then nothing has changed.</returns>
+    public bool Add(Batch batch)
     {
         using var db = kitchen.Connect();
+        using var work = db.BeginTransaction();
+        if (db.ExecuteScalar<bool>("select exists (select 1 from batch where id = @id)", new { id = batch.Id.ToString() }, work))
+        {
+            return false;
+        }
+
         using var rows = new Rows(db);
         Put(rows, new(batch));
+        work.Commit();
+        return true;
     }
 
     /// <returns>False when there is no such batch.</returns>

@@ -30,7 +30,8 @@ public sealed record BreadView(Guid Id, string Name, string About, IReadOnlyList
 }
 
 /// <param name="MadeFor">When it is for the table.</param>
-public sealed record BatchBody(Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor);
+/// <param name="Id">For a new one: an id from whoever sends it, so that the same request sent twice makes one batch.</param>
+public sealed record BatchBody(Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, Guid? Id = null);
 
 public sealed record BatchView(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, DateTimeOffset ChangedAt)
 {

@@ -230,7 +230,7 @@ public sealed class StagingTests : IDisposable
     public void What_belongs_to_one_batch_stands_together_in_a_file()
     {
         var batches = Enumerable.Range(0, 3).Select(_ => TempKitchen.SomeBatch()).OrderBy(b => b.Id.ToString(), StringComparer.Ordinal).ToList();
-        batches.ForEach(new Batches(from).Add);
+        batches.ForEach(b => new Batches(from).Add(b));
         // Logged and served in another order than they were planned.
         foreach (var batch in batches.AsEnumerable().Reverse())
         {

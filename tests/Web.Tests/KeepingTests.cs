@@ -143,6 +143,25 @@ public sealed class KeepingTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     }
 
     [Fact]
+    public async Task A_batch_sent_twice_with_its_own_id_is_one_batch()
+    {
+        var body = Batch();
+        body["id"] = "0199c0de-0000-4000-8000-0000000000a1";
+        var made = await Post("/api/batches", body);
+        body["name"] = "Another name";
+        var again = await Post("/api/batches", body, HttpStatusCode.Conflict);
+
+        Assert.Equal((string)body["id"]!, (string)made["id"]!);
+        Assert.Contains("by this id already", (string)again["detail"]!, StringComparison.Ordinal);
+        Assert.Equal("Leek squares", (string)(await WebKitchen.Json(await client.GetAsync($"/api/batches/{made["id"]}")))["name"]!);
+        // One that lies in the trash is there too.
+        Assert.Equal(HttpStatusCode.NoContent, await Status(HttpMethod.Delete, $"/api/batches/{made["id"]}"));
+        Assert.Equal(HttpStatusCode.Conflict, await Status(HttpMethod.Post, "/api/batches", body));
+        body["id"] = "no id at all";
+        Assert.Equal(HttpStatusCode.BadRequest, await Status(HttpMethod.Post, "/api/batches", body));
+    }
+
+    [Fact]
     public async Task A_batch_of_no_known_bread_is_refused_and_one_of_a_deleted_bread_is_kept()
     {
         await Post("/api/batches", Batch(Guid.NewGuid().ToString()), HttpStatusCode.BadRequest);

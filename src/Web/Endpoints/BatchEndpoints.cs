@@ -10,7 +10,7 @@ public static class BatchEndpoints
     public static void MapBatches(this RouteGroupBuilder batches)
     {
         batches.MapGet("", Latest).WithName("batches").WithSummary("The batches changed last, newest first.");
-        batches.MapPost("", Add).WithName("addBatch").Produces<BatchView>(201);
+        batches.MapPost("", Add).WithName("addBatch").Produces<BatchView>(201).ProducesProblem(409).WithSummary("Keeps a new batch; with an id that is there already it is refused, and there is one batch.");
         batches.MapGet("{id:guid}", Find).WithName("batch").Produces<BatchView>();
         batches.MapGet("{id:guid}/planned", PlannedOf).WithName("plannedBatch").Produces<PlannedView>().WithSummary("The figures the log lays beside what happened.");
         batches.MapGet("{id:guid}/balls.csv", BallsOf).WithName("exportBalls").Produces(200, contentType: "text/csv").WithSummary("The tray: what each ball should weigh and what it does.");
@@ -59,8 +59,12 @@ public static class BatchEndpoints
             return problem;
         }
 
-        var batch = ToBatch(Guid.CreateVersion7(), body, clock);
-        batches.Add(batch);
+        var batch = ToBatch(body.Id ?? Guid.CreateVersion7(), body, clock);
+        if (!batches.Add(batch))
+        {
+            return Results.Problem("There is a batch by this id already. Change that one.", statusCode: 409, title: "Not taken");
+        }
+
         return Results.Created($"/api/batches/{batch.Id}", BatchView.Of(batch));
     }
 

@@ -2,6 +2,7 @@
   import Router, { router } from "svelte-spa-router";
   import wrap from "svelte-spa-router/wrap";
   import { larder } from "./api/larder.svelte";
+  import { keepers } from "./bench/keeper.svelte";
   import { places, takeKey } from "./keys";
   import { m } from "./paraglide/messages";
   import Keys from "./parts/Keys.svelte";
@@ -38,6 +39,7 @@
   const atStove = $derived(/^\/stove\/./.test(router.location));
   const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
   const ready = larder.fetch();
+  keepers.bringBack();
 </script>
 
 <svelte:window onkeydown={(e) => takeKey(e, () => (keysOpen = true))} />

@@ -1,5 +1,5 @@
 import { push, router } from "svelte-spa-router";
-import { batch } from "./batch.svelte";
+import { batch } from "./bench/bench.svelte";
 
 /** Places by their key. The numbers stand for the places of the work, so they stay what they are. */
 export const places = [

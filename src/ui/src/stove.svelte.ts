@@ -1,6 +1,8 @@
 import { onDestroy } from "svelte";
 import { api } from "./api/client";
 import type { PressBody, ServiceView, StoveRefusal } from "./api/types";
+import { newId } from "./ids";
+import { storage } from "./storage.svelte";
 
 type Press = Omit<PressBody, "id" | "ago">;
 interface Waiting {
@@ -13,15 +15,6 @@ const BEAT_MS = 200;
 // The kitchen speaks every few seconds: silent for longer than this, the line is dead.
 const SILENT_MS = 12_000;
 const DRAWER = "ystrata.presses.1";
-
-/** A random id (RFC 9562, version 4): browsers make one themselves only for pages of this machine or over TLS, and a phone may come by plain HTTP. */
-function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
-  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
-  const hex = [...bytes].map((b) => b.toString(16).padStart(2, "0")).join("");
-  return [0, 8, 12, 16, 20].map((from, i, all) => hex.slice(from, all[i + 1])).join("-");
-}
 
 /**
  * One service as this screen sees it. The state is the kitchen's; this screen only counts down between two words of it, by the kitchen's
@@ -45,9 +38,9 @@ export class StoveScreen {
   constructor(readonly id: string) {
     this.drawer = `${DRAWER}.${id}`;
     try {
-      this.waiting = JSON.parse(localStorage.getItem(this.drawer) ?? "[]") as Waiting[];
+      this.waiting = JSON.parse(storage.get(this.drawer) ?? "[]") as Waiting[];
     } catch {
-      localStorage.removeItem(this.drawer);
+      storage.remove(this.drawer);
     }
     this.listen();
     this.beat = setInterval(() => this.tick(), BEAT_MS);
@@ -144,7 +137,7 @@ export class StoveScreen {
   }
 
   private remember(): void {
-    if (this.waiting.length === 0) localStorage.removeItem(this.drawer);
-    else localStorage.setItem(this.drawer, JSON.stringify(this.waiting));
+    if (this.waiting.length === 0) storage.remove(this.drawer);
+    else storage.set(this.drawer, JSON.stringify(this.waiting));
   }
 }

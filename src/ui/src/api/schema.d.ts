@@ -583,6 +583,7 @@ export interface paths {
         /** The batches changed last, newest first. */
         get: operations["batches"];
         put?: never;
+        /** Keeps a new batch; with an id that is there already it is refused, and there is one batch. */
         post: operations["addBatch"];
         delete?: never;
         options?: never;
@@ -1229,6 +1230,11 @@ export interface components {
              * @description When it is for the table.
              */
             madeFor: string;
+            /**
+             * Format: uuid
+             * @description For a new one: an id from whoever sends it, so that the same request sent twice makes one batch.
+             */
+            id?: null | string;
         };
         /** @description Everything that follows from a BatchSpec, one part a stage, and what to watch. */
         BatchSheet: {
@@ -6255,6 +6261,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

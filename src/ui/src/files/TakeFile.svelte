@@ -4,7 +4,7 @@
   import { api } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { FileStep } from "../api/types";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Segments from "../parts/Segments.svelte";
   import { toaster } from "../toast.svelte";

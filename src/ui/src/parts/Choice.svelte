@@ -1,5 +1,5 @@
 <script lang="ts" generics="T extends string">
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import Segments from "./Segments.svelte";
 
   /** One of a few that changes the batch. */

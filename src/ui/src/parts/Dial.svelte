@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Slider } from "bits-ui";
   import { larder } from "../api/larder.svelte";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { measured, number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
   import { viewOf } from "../words/units";

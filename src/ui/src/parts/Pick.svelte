@@ -3,7 +3,7 @@
   import Check from "@lucide/svelte/icons/check";
   import ChevronDown from "@lucide/svelte/icons/chevron-down";
   import { larder } from "../api/larder.svelte";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import { shortName } from "../words/names";
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { larder } from "../api/larder.svelte";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
   import { viewOf } from "../words/units";

@@ -5,7 +5,7 @@
   import TriangleAlert from "@lucide/svelte/icons/triangle-alert";
   import Wrench from "@lucide/svelte/icons/wrench";
   import type { Mend, Note } from "../api/types";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { toaster } from "../toast.svelte";
   import { m } from "../paraglide/messages";
   import { mendWords, wordsOf } from "../words/notes";
@@ -34,7 +34,10 @@
       const { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t } = mend;
       const parts = { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t };
       Object.assign(spec, Object.fromEntries(Object.entries(parts).filter(([, part]) => part)));
-      toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, before)));
+      toaster.say(
+        m.mended(),
+        batch.back((spec) => Object.assign(spec, before)),
+      );
     }, `mend ${code} ${stage} ${pressed.code} ${at}`);
   }
 

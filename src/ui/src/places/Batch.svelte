@@ -4,7 +4,8 @@
   import { untrack } from "svelte";
   import { MediaQuery } from "svelte/reactivity";
   import { api } from "../api/client";
-  import { batch, type Stratum } from "../batch.svelte";
+  import { storage } from "../storage.svelte";
+  import { batch, type Stratum } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Watch from "../parts/Watch.svelte";
   import Closer from "../section/Closer.svelte";
@@ -70,8 +71,12 @@
 
   // What this browser has not got kept yet comes before what the kitchen has; else the kitchen's word is the newer one.
   async function fetchBatch(id: string) {
+    if (batch.findUnkept(id)) {
+      missing = false;
+      return;
+    }
     const here = (batch.spec !== null || batch.recover()) && batch.id === id;
-    if (here && (batch.sheet || batch.keeping !== "kept")) return;
+    if (here && batch.sheet) return;
     const { data } = await api.GET("/api/batches/{id}", { params: { path: { id } } });
     if (data) batch.take(data);
     missing = !data && !here;
@@ -128,7 +133,7 @@
                 ? m.not_kept_refused()
                 : batch.keeping === "new"
                   ? m.not_changed_yet()
-                  : m.keeping()}
+                  : m.keeping()}{storage.works ? "" : ` · ${m.keeps_nothing()}`}
         </span>
       </p>
 

@@ -5,7 +5,7 @@
   import { changes } from "../api/changes.svelte";
   import { api } from "../api/client";
   import type { BreadView } from "../api/types";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import { toaster } from "../toast.svelte";
 

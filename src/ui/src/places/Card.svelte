@@ -1,6 +1,6 @@
 <script lang="ts">
   import Printer from "@lucide/svelte/icons/printer";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Section from "../section/Section.svelte";
   import { cardSteps } from "../words/card";

@@ -3,7 +3,7 @@
   import { api, refusalsOf } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { PacketSheet, PacketState, Refusal } from "../api/types";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import FigureField from "../parts/FigureField.svelte";
   import Segments from "../parts/Segments.svelte";

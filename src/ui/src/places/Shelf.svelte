@@ -7,11 +7,13 @@
   import Pencil from "@lucide/svelte/icons/pencil";
   import Scale from "@lucide/svelte/icons/scale";
   import Trash2 from "@lucide/svelte/icons/trash-2";
+  import { onDestroy } from "svelte";
   import { push } from "svelte-spa-router";
   import { changes } from "../api/changes.svelte";
   import { api } from "../api/client";
   import type { BatchView, BreadView } from "../api/types";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
+  import { keepers } from "../bench/keeper.svelte";
   import { m } from "../paraglide/messages";
   import { madeOf } from "../words/figures";
   import Section from "../section/Section.svelte";
@@ -24,6 +26,7 @@
   import { saveRecipe } from "./shelf/recipe";
   import ScaleBread from "./shelf/ScaleBread.svelte";
 
+  const ASK_AGAIN_MS = 3000;
   let breads = $state.raw<BreadView[]>([]);
   let batches = $state.raw<BatchView[]>([]);
   let find = $state("");
@@ -52,12 +55,19 @@
     void fetchAll();
   });
 
+  // A kitchen that does not answer is not an empty one: what was there stays, and it is asked again.
+  let away = $state(false);
+  let again: ReturnType<typeof setTimeout> | undefined;
+  onDestroy(() => clearTimeout(again));
   async function fetchAll() {
-    const [shelf, lately] = await Promise.all([api.GET("/api/breads"), api.GET("/api/batches")]);
-    breads = shelf.data ?? [];
-    batches = lately.data ?? [];
+    clearTimeout(again);
+    const [shelf, lately] = await Promise.all([api.GET("/api/breads"), api.GET("/api/batches")]).catch(() => [null, null] as const);
+    away = !shelf?.data || !lately?.data;
+    if (away) again = setTimeout(() => void fetchAll(), ASK_AGAIN_MS);
+    breads = shelf?.data ?? breads;
+    batches = lately?.data ?? batches;
     if (tag !== null && !tags.includes(tag)) tag = null;
-    fetched = true;
+    fetched ||= !away;
   }
 
   async function cook(bread: Pick<BreadView, "name" | "spec"> & { id: string | null }) {
@@ -114,6 +124,7 @@
         {/each}
       </div>
     {/if}
+    {#if away}<p class="refusal mb-2 !text-[15px] font-semibold" role="alert" data-testid="away">▲ {m.kitchen_away()}</p>{/if}
     <ul
       class="grid min-h-0 auto-rows-min grid-cols-[minmax(0,1fr)] gap-3 overflow-y-auto pb-3 lg:auto-rows-[minmax(140px,1fr)] lg:grid-cols-2"
       data-testid="shelf"
@@ -167,7 +178,17 @@
   <section class="flex min-h-0 flex-col" aria-labelledby="lately">
     <h2 id="lately" class="mb-3 flex min-h-11 items-center text-[19px] font-bold">{m.lately()}</h2>
     <ul class="min-h-0 overflow-y-auto">
-      {#each batches as b (b.id)}
+      {#each keepers.unkept as k (k.id)}
+        <li class="relative border-b border-rim-soft py-2 last:border-0" data-unkept={k.keeping}>
+          <a class="after:absolute after:inset-0" href="#/batch/{k.id}">
+            <span class="block truncate font-head font-semibold">{k.figures.name || m.nameless()}</span>
+            <span class="block text-[13px] font-semibold text-chilli"
+              >▲ {k.keeping === "refused" ? m.not_kept_refused() : m.not_kept_here()}</span
+            >
+          </a>
+        </li>
+      {/each}
+      {#each batches.filter((b) => !keepers.unkept.some((k) => k.id === b.id)) as b (b.id)}
         <li class="relative flex items-center border-b border-rim-soft last:border-0">
           <a class="min-w-0 flex-1 py-2 after:absolute after:inset-0" href="#/batch/{b.id}">
             <span class="block truncate font-head font-semibold">{b.name}</span>
@@ -184,7 +205,7 @@
           >
         </li>
       {/each}
-      {#if fetched && batches.length === 0}<li class="py-2 text-mute">{m.no_batches()}</li>{/if}
+      {#if fetched && batches.length === 0 && keepers.unkept.length === 0}<li class="py-2 text-mute">{m.no_batches()}</li>{/if}
     </ul>
   </section>
 </div>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Printer from "@lucide/svelte/icons/printer";
   import type { ClockSheet } from "../api/types";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import { breachWords, clockRestName, hourOf, span, workName } from "../words/clock";
   import { clock, day } from "../words/format";

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Salad from "@lucide/svelte/icons/salad";
   import { larder } from "../api/larder.svelte";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import BenchTabs from "../parts/BenchTabs.svelte";
   import Amounts from "./filling/Amounts.svelte";

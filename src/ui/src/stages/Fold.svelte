@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
-  import { batch } from "../batch.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import BenchTabs from "../parts/BenchTabs.svelte";
   import Compare from "./fold/Compare.svelte";

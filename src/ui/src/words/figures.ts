@@ -1,5 +1,5 @@
 import type { BatchSheet, ClockView, Section } from "../api/types";
-import type { Stratum } from "../batch.svelte";
+import type { Stratum } from "../bench/bench.svelte";
 import { m } from "../paraglide/messages";
 import { hourOf, span } from "./clock";
 import { amount, leaves, number } from "./format";

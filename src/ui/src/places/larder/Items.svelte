@@ -3,7 +3,7 @@
   import Download from "@lucide/svelte/icons/download";
   import { larder } from "../../api/larder.svelte";
   import type { Ingredient, IngredientKind } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
   import { amount } from "../../words/format";

@@ -4,7 +4,7 @@
   import { api, refusalsOf } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { PowderFill, Refusal, Units } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
   import { toaster } from "../../toast.svelte";

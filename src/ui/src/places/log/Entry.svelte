@@ -3,6 +3,7 @@
   import { api, refusalsOf } from "../../api/client";
   import type { LogView, Outcome, Refusal } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import { storage } from "../../storage.svelte";
   import { madeOf } from "../../words/figures";
   import Section from "../../section/Section.svelte";
   import { amount, day, fromLocal, toLocal } from "../../words/format";
@@ -71,8 +72,8 @@
   const unkept = $derived(now !== asKept);
   // What was written but not kept yet outlives a reload.
   $effect(() => {
-    if (unkept) localStorage.setItem(drawer, now);
-    else localStorage.removeItem(drawer);
+    if (unkept) storage.set(drawer, now);
+    else storage.remove(drawer);
   });
   let name = $state(start?.batchName ?? "");
   let planned = $state.raw(start?.planned ?? null);
@@ -104,7 +105,7 @@
 
   function remembered(): { outcome: Outcome; cookedAt: string; photoId: string | null } {
     try {
-      const { outcome: o, ...rest } = JSON.parse(localStorage.getItem(drawer) ?? asKept);
+      const { outcome: o, ...rest } = JSON.parse(storage.get(drawer) ?? asKept);
       return {
         photoId: null,
         ...rest,
@@ -138,7 +139,7 @@
         : await api.POST("/api/log", { body });
       refusals = data ? [] : refusalsOf(error);
       if (data) {
-        localStorage.removeItem(drawer);
+        storage.remove(drawer);
         onkept(data);
       }
     } catch {

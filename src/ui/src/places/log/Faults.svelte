@@ -3,7 +3,7 @@
   import { push } from "svelte-spa-router";
   import { api } from "../../api/client";
   import type { Complaint, Conviction, Outcome, Symptom } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
   import { mendWords, wordsOf } from "../../words/notes";

@@ -3,7 +3,7 @@
   import { Switch } from "bits-ui";
   import { api } from "../../api/client";
   import type { LearnedFigure } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
   import { learnedAmount, learnedName } from "../../words/record";

@@ -7,6 +7,7 @@
   import { MediaQuery } from "svelte/reactivity";
   import type { PressBody, StoveTask } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import { storage } from "../../storage.svelte";
   import { StoveScreen } from "../../stove.svelte";
   import { breachWords, span } from "../../words/clock";
   import { clock as hour, fromLocal, number, toLocal } from "../../words/format";
@@ -26,7 +27,7 @@
   const view = $derived(screen.view);
   const sheet = $derived(view?.sheet ?? null);
   const now = $derived(screen.now);
-  let shows = $state<Shows>((localStorage.getItem(SHOWS) as Shows | null) ?? "all");
+  let shows = $state<Shows>((storage.get(SHOWS) as Shows | null) ?? "all");
   let history = $state(false);
   let ask = $state(false);
   onMount(stayAwake);
@@ -118,7 +119,7 @@
   }
   function show(what: Shows) {
     shows = what;
-    localStorage.setItem(SHOWS, what);
+    storage.set(SHOWS, what);
   }
   function setTable(text: string) {
     const seconds = (Date.parse(fromLocal(text)) - Date.parse(view!.openedAt)) / 1000;

@@ -1,16 +1,17 @@
 import { m } from "../../paraglide/messages";
+import { storage } from "../../storage.svelte";
 
 const KEY = "ystrata.bell";
 const SOUND = "/bell.wav";
 
 /** The bell of this screen: a shipped sound that can be muted. */
 class Bell {
-  on = $state(localStorage.getItem(KEY) !== "off");
+  on = $state(storage.get(KEY) !== "off");
   private sound: HTMLAudioElement | null = null;
 
   toggle(): void {
     this.on = !this.on;
-    localStorage.setItem(KEY, this.on ? "on" : "off");
+    storage.set(KEY, this.on ? "on" : "off");
     if (this.on) this.ring();
   }
 

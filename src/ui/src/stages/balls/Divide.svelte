@@ -3,7 +3,7 @@
   import { larder } from "../../api/larder.svelte";
   import { listen } from "../../api/scale.svelte";
   import type { BadLine, BatchSheet, Refusal, ScaleState } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import BadLines from "../../files/BadLines.svelte";
   import FileButton from "../../files/FileButton.svelte";
   import { fetchFile } from "../../files/files";
@@ -56,7 +56,10 @@
   function clear() {
     const before = [...weighed()];
     lay([]);
-    toaster.say(m.tray_cleared(), () => lay(before));
+    toaster.say(
+      m.tray_cleared(),
+      batch.back((spec) => (spec.balls.weighed = before)),
+    );
   }
 
   async function saveTray() {
@@ -75,7 +78,10 @@
     if (problem || !read?.weighed) return;
     const before = [...weighed()];
     lay(read.weighed);
-    toaster.say(m.tray_was_read({ count: read.weighed.length }), () => lay(before));
+    toaster.say(
+      m.tray_was_read({ count: read.weighed.length }),
+      batch.back((spec) => (spec.balls.weighed = before.length ? before : undefined)),
+    );
   }
 
   // The tray is as wide as it is; balls keep one scale among themselves.

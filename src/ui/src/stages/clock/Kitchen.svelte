@@ -5,7 +5,7 @@
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { Ahead, BreadView, ClockSpec } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { ClockView, PieceLife } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { clockRestName, hourOf, lifeWords, slotWords, span } from "../../words/clock";
   import { axisOf, place } from "./axis";

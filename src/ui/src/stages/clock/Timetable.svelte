@@ -5,7 +5,7 @@
   import { push } from "svelte-spa-router";
   import { api } from "../../api/client";
   import type { ClockBy, ClockSpec, PieceLife } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { fetchFile } from "../../files/files";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";

@@ -2,7 +2,7 @@
   import Check from "@lucide/svelte/icons/check";
   import { api } from "../../api/client";
   import type { ClockView, WhatIfSheet } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
   import { buys, span, whatIfName } from "../../words/clock";
@@ -45,7 +45,10 @@
     if (!what || stale()) return;
     const before = $state.snapshot(spec);
     batch.change(() => Object.assign(spec, what.batch));
-    toaster.say(m.mended(), () => batch.change(() => Object.assign(spec, { clock: null, ...before })));
+    toaster.say(
+      m.mended(),
+      batch.back((spec) => Object.assign(spec, { clock: null, ...before })),
+    );
   }
 </script>
 

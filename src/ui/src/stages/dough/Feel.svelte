@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Feel, WaterBy } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import Choice from "../../parts/Choice.svelte";
   import Segments from "../../parts/Segments.svelte";
   import Share from "../../parts/Share.svelte";

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Pick from "../../parts/Pick.svelte";
   import { amount, number } from "../../words/format";

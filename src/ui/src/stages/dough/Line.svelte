@@ -3,7 +3,7 @@
   import X from "@lucide/svelte/icons/x";
   import { larder } from "../../api/larder.svelte";
   import type { BatchSheet, Portion } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import AmountField from "../../parts/AmountField.svelte";
   import Pick from "../../parts/Pick.svelte";

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { larder } from "../../api/larder.svelte";
   import { m } from "../../paraglide/messages";
   import Dial from "../../parts/Dial.svelte";

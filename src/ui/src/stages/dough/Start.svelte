@@ -1,7 +1,7 @@
 <script lang="ts">
   import Pin from "@lucide/svelte/icons/pin";
   import { RadioGroup } from "bits-ui";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Share from "../../parts/Share.svelte";
   import { amount } from "../../words/format";

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { BatchSheet } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import { amount, number } from "../../words/format";

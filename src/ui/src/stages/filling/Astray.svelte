@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { placeOf } from "../../words/fields";
   import { say } from "../../words/refusals";
 

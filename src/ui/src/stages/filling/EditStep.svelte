@@ -4,7 +4,7 @@
   import Trash2 from "@lucide/svelte/icons/trash-2";
   import { larder } from "../../api/larder.svelte";
   import type { FillingRow, FillingStep } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";

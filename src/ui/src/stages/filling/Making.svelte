@@ -2,7 +2,7 @@
   import { tick } from "svelte";
   import { larder } from "../../api/larder.svelte";
   import type { FillingState, FillingStep, FillingStepKind } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Pick from "../../parts/Pick.svelte";
   import { toaster } from "../../toast.svelte";
@@ -68,20 +68,35 @@
       before.filter((_, i) => i !== at),
       before.length > 1 ? Math.min(at, before.length - 2) : null,
     );
-    toaster.say(m.step_removed({ step: fillingStepName[gone.kind]() }), () => void lay(where, before, at));
+    toaster.say(
+      m.step_removed({ step: fillingStepName[gone.kind]() }),
+      batch.back((spec) => {
+        const { filling } = spec;
+        const part = where === "together" ? filling : filling?.parts[where];
+        if (!part) return;
+        if ("together" in part) part.together = before;
+        else part.steps = before;
+      }),
+    );
   }
 
   function removePart(at: number) {
     const before = $state.snapshot(filling.parts);
     open = null;
     batch.change(() => filling.parts.splice(at, 1));
-    toaster.say(m.part_gone({ item: shortName(before[at]?.id ?? "") }), () => batch.change(() => (filling.parts = before)));
+    toaster.say(
+      m.part_gone({ item: shortName(before[at]?.id ?? "") }),
+      batch.back((spec) => spec.filling && (spec.filling.parts = before)),
+    );
   }
 
   function unstuff() {
     const before = $state.snapshot(filling);
     batch.change(() => (spec.filling = undefined));
-    toaster.say(m.unstuffed(), () => batch.change(() => (spec.filling = before)));
+    toaster.say(
+      m.unstuffed(),
+      batch.back((spec) => (spec.filling = before)),
+    );
   }
 
   function keys(event: KeyboardEvent, where: Where, i: number) {

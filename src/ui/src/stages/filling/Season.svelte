@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Switch } from "bits-ui";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Dial from "../../parts/Dial.svelte";
   import Figure from "../../parts/Figure.svelte";

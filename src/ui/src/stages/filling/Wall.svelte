@@ -1,7 +1,7 @@
 <script lang="ts">
   import { larder } from "../../api/larder.svelte";
   import type { ParcelShape } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";

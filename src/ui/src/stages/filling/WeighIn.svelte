@@ -4,7 +4,7 @@
   import { larder } from "../../api/larder.svelte";
   import { listen } from "../../api/scale.svelte";
   import type { FillingStep } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
   import { amount } from "../../words/format";

@@ -4,7 +4,7 @@
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { ComparedProgram } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Section from "../../section/Section.svelte";
   import { toaster } from "../../toast.svelte";
@@ -73,11 +73,9 @@
       spec.sheet = row.program.sheet;
       spec.fold = row.program.fold;
     });
-    toaster.say(m.used({ program: nameOf(row.program.id) }), () =>
-      batch.change(() => {
-        spec.sheet = before.sheet;
-        spec.fold = before.fold;
-      }),
+    toaster.say(
+      m.used({ program: nameOf(row.program.id) }),
+      batch.back((spec) => Object.assign(spec, before)),
     );
   }
 </script>

@@ -3,7 +3,7 @@
   import { api, refusalsOf } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { FoundProgram, Limit, Refusal } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
   import Section from "../../section/Section.svelte";
@@ -55,7 +55,10 @@
       spec.balls = { ...spec.balls, by: "mass", mass: Number(f.ball.toFixed(1)) };
       spec.roll = { ...spec.roll, diameter: across ?? spec.roll.diameter };
     });
-    toaster.say(m.used({ program: name(f) }), () => batch.change(() => Object.assign(spec, before)));
+    toaster.say(
+      m.used({ program: name(f) }),
+      batch.back((spec) => Object.assign(spec, before)),
+    );
   }
 </script>
 

@@ -2,7 +2,7 @@
   import { onMount } from "svelte";
   import { api, refusalsOf } from "../../api/client";
   import type { HandTime, HandWork, Refusal } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
   import { amount } from "../../words/format";

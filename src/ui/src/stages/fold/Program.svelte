@@ -2,7 +2,7 @@
   import { onDestroy, tick } from "svelte";
   import { larder } from "../../api/larder.svelte";
   import type { FoldStep, StepKind } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Plan from "../../section/Plan.svelte";
   import { toaster } from "../../toast.svelte";
@@ -50,7 +50,10 @@
       steps.filter((_, k) => k !== i),
       before.length > 1 ? Math.min(i, before.length - 2) : null,
     );
-    toaster.say(m.step_removed({ step: titleOf(gone) }), () => void lay(before, i));
+    toaster.say(
+      m.step_removed({ step: titleOf(gone) }),
+      batch.back((spec) => (spec.fold.steps = before)),
+    );
   }
 
   function keys(event: KeyboardEvent, i: number) {

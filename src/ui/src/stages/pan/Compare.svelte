@@ -3,7 +3,7 @@
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { Cookware, Flame, PanKind, PanSheet } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { amount, number } from "../../words/format";
   import { darkName, failureName, flameName, panName } from "../../words/names";
@@ -37,7 +37,10 @@
   function take() {
     const before = $state.snapshot(spec.pan);
     batch.change(() => ((spec.pan.on = pans[1]!), delete spec.pan.own));
-    toaster.say(m.compare_taken(), () => batch.change(() => (spec.pan = before)));
+    toaster.say(
+      m.compare_taken(),
+      batch.back((spec) => (spec.pan = before)),
+    );
   }
   const nameOf = (c: Cookware) => m.pan_on_flame({ pan: panName[c.kind](), flame: flameName[c.flame]().toLowerCase() });
 </script>

@@ -3,7 +3,7 @@
   import { api } from "../../api/client";
   import { listenToProbe } from "../../api/probe.svelte";
   import type { Cookware, Flame, ProbeView } from "../../api/types";
-  import { batch } from "../../batch.svelte";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { amount, number } from "../../words/format";
   import { flameName } from "../../words/names";

@@ -1,26 +1,15 @@
 import { replace, router } from "svelte-spa-router";
-import { changes } from "./api/changes.svelte";
-import { api, refusalsOf } from "./api/client";
-import type { BatchSheet, BatchSpec, BatchView, BreadView, ClockView, Refusal, Stage } from "./api/types";
+import { api, refusalsOf } from "../api/client";
+import type { BatchSheet, BatchSpec, BatchView, BreadView, ClockView, Refusal, Stage } from "../api/types";
+import { newId } from "../ids";
+import { onTheBench, type Figures } from "./drawer";
+import { type Keeper, type Keeping, keepers } from "./keeper.svelte";
 
 const usualStages: Stage[] = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan"];
 
 /** The strata of the column: the stages of the work, and the clock over them all. */
 export type Stratum = Stage | "clock";
 
-type Keeping = "new" | "changed" | "keeping" | "kept" | "refused" | "unreachable";
-
-/** What a reload or a crash must not lose: figures the kitchen has not kept yet. */
-interface Unkept {
-  id: string | null;
-  breadId: string | null;
-  name: string;
-  madeFor: string;
-  spec: BatchSpec;
-}
-
-const DRAWER = "ystrata.batch.2";
-const KEEP_AFTER_MS = 500;
 const TRY_AGAIN_MS = 3000;
 const CLOCK_AFTER_MS = 120;
 /** An answer takes milliseconds: one that takes this long is lost on the way, and is asked for again. */
@@ -33,11 +22,11 @@ const HALF_HOUR_MS = 1800_000;
 const nextTable = () => new Date(Math.ceil((Date.now() + USUAL_AHEAD_MS) / HALF_HOUR_MS) * HALF_HOUR_MS).toISOString();
 
 /**
- * The batch on the bench. Every change is planned and drawn at once and kept a moment later: one request of each kind
- * is under way at a time, and while it is, only the newest figures wait.
+ * The batch on the bench. Every change is planned and drawn at once and kept a moment later by the batch's own keeper: one request of each
+ * kind is under way at a time, and while it is, only the newest figures wait.
  */
-class Batch {
-  id = $state<string | null>(null);
+class Bench {
+  private keeper = $state.raw<Keeper | null>(null);
   breadId = $state<string | null>(null);
   name = $state("");
   madeFor = $state("");
@@ -46,15 +35,12 @@ class Batch {
   sheet = $state.raw<BatchSheet | null>(null);
   // Planning and keeping each refuse for themselves: whichever answers last does not wipe out the other.
   private unworkable = $state.raw<Refusal[]>([]);
-  private unkeepable = $state.raw<Refusal[]>([]);
   /** What the clock alone refuses: a bread beside this one that is gone, or cannot be made so often. */
   private unclockable = $state.raw<Refusal[]>([]);
   refusals = $derived([
     ...this.unworkable,
-    ...[...this.unkeepable, ...this.unclockable].filter((k) => !this.unworkable.some((w) => w.field === k.field)),
+    ...[...(this.keeper?.refusals ?? []), ...this.unclockable].filter((k) => !this.unworkable.some((w) => w.field === k.field)),
   ]);
-  keeping = $state<Keeping>("new");
-  keptAt = $state<string | null>(null);
   private wanted = $state<Stratum>("dough");
   /** The open bench wants the whole width: what to watch makes room. */
   wide = $state(false);
@@ -65,6 +51,17 @@ class Batch {
   stages = $derived<Stratum[]>([...(this.sheet?.stages ?? usualStages), "clock"]);
   /** The timetable of the newest sheet; the one before it until that is there. */
   clock = $state.raw<ClockView | null>(null);
+
+  /** Its id in the kitchen, once it is there. */
+  get id(): string | null {
+    return this.keeper?.known ? this.keeper.id : null;
+  }
+  get keeping(): Keeping {
+    return this.keeper?.keeping ?? "new";
+  }
+  get keptAt(): string | null {
+    return this.keeper?.keptAt ?? null;
+  }
 
   /** The stage on the bench. One that this batch does not go through gives way to the first. */
   get open(): Stratum {
@@ -83,51 +80,58 @@ class Batch {
   private planRun: Promise<void> = Promise.resolve();
   /** Presses that go by figures of the sheet, until the sheet is that of the spec as it stands. */
   private pressed: { to: (sheet: BatchSheet) => void; of: string | undefined }[] = [];
-  private saving: Promise<void> | null = null;
-  private timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Begins a batch of a bread; it is kept with its first change. */
   begin(bread: Pick<BreadView, "name" | "spec"> & { id: string | null }): void {
-    this.lay({ id: null, breadId: bread.id, name: bread.name, madeFor: nextTable(), spec: structuredClone(bread.spec) });
-    this.keeping = "new";
-    this.keptAt = null;
+    const figures = { breadId: bread.id, name: bread.name, madeFor: nextTable(), spec: structuredClone(bread.spec) };
+    this.lay(keepers.of({ id: newId(), known: false, ...figures }, "new"));
     this.open = "dough";
-    this.remember();
   }
 
-  /** Takes a kept batch back to the bench. */
-  take(view: BatchView): void {
-    this.lay({ id: view.id, breadId: view.breadId, name: view.name, madeFor: view.madeFor, spec: view.spec });
-    this.keeping = "kept";
-    this.keptAt = view.changedAt;
-    this.remember();
+  /** Takes a batch back to the bench: as the kitchen has it, or as it was left here if the kitchen has not got that yet. */
+  take({ id, breadId, name, madeFor, spec, changedAt }: BatchView): void {
+    this.lay(keepers.of({ id, known: true, breadId, name, madeFor, spec }, "kept", changedAt));
   }
 
   /** After a reload: the figures as they were left. */
   recover(): boolean {
     if (this.spec) return true;
-    const text = localStorage.getItem(DRAWER);
-    if (!text) return false;
-    try {
-      const { keeping, ...batch } = JSON.parse(text) as Unkept & { keeping: Keeping };
-      this.lay(batch);
-      this.keeping = keeping === "new" || keeping === "kept" ? keeping : "changed";
-      if (this.keeping === "changed") this.keepSoon();
-      return true;
-    } catch {
-      localStorage.removeItem(DRAWER);
-      return false;
-    }
+    const left = onTheBench.get();
+    if (!left) return false;
+    const { changed, ...batch } = left;
+    this.lay(keepers.find(batch.id) ?? keepers.of(batch, changed ? "changed" : batch.known ? "kept" : "new"));
+    return true;
+  }
+
+  /** Lays a batch on the bench that the kitchen has not got yet. @returns whether there is one by that id */
+  findUnkept(id: string): boolean {
+    const keeper = keepers.find(id);
+    if (keeper && keeper !== this.keeper) this.lay(keeper);
+    return keeper !== undefined;
   }
 
   /** Every change of a figure or the name goes through here. */
   change(to: () => void): void {
     to();
     this.shown = null;
-    this.keeping = "changed";
+    this.keeper?.changed(this.figures());
     this.remember();
     this.planRun = this.plan();
-    this.keepSoon();
+  }
+
+  /** A way back from what was just done, for a button that outlives it: it is done to the batch it belongs to, whatever lies on the bench by then. */
+  back(to: (spec: BatchSpec) => void): () => void {
+    const { keeper } = this;
+    return () => {
+      if (keeper === this.keeper) {
+        const { spec } = this;
+        if (spec) this.change(() => to(spec));
+      } else if (keeper) {
+        const figures = structuredClone(keeper.figures);
+        to(figures.spec);
+        keeper.changed(figures);
+      }
+    };
   }
 
   /**
@@ -151,14 +155,8 @@ class Batch {
 
   /** Sees to it that the kitchen has these very figures. @returns whether it has */
   async keep(): Promise<boolean> {
-    clearTimeout(this.timer);
     while (this.pressed.length > 0) await this.planRun;
-    while (this.saving) await this.saving;
-    if (this.keeping !== "kept") {
-      this.saving = this.save();
-      await this.saving;
-    }
-    return (this.keeping as Keeping) === "kept";
+    return (await this.keeper?.keep()) ?? false;
   }
 
   /** Whether an answer is still on its way: until it is there, nobody knows if what was typed stands. */
@@ -176,16 +174,23 @@ class Batch {
     if (this.spec) this.planRun = this.plan();
   }
 
-  private lay(batch: Unkept): void {
-    clearTimeout(this.timer);
+  private lay(keeper: Keeper): void {
+    // What was pressed on the batch before is still its own.
+    while (this.sheet && this.pressed.length > 0) this.makeNext();
     this.pressed = [];
-    Object.assign(this, batch);
+    if (this.keeper) this.keeper.onknown = undefined;
+    this.keeper = keeper;
+    keeper.onknown = (id) => {
+      this.remember();
+      if (router.location.startsWith("/batch")) void replace(`/batch/${id}`);
+    };
+    Object.assign(this, structuredClone(keeper.figures));
+    this.remember();
     this.shown = null;
     this.sheet = null;
     this.clock = null;
     this.planned = null;
     this.unworkable = [];
-    this.unkeepable = [];
     this.unclockable = [];
     this.planRun = this.plan();
   }
@@ -206,9 +211,15 @@ class Batch {
         if (data) {
           this.sheet = data;
           this.planned = spec;
+          if (this.keeper) this.keeper.good = spec;
           this.clockSoon();
         }
         this.unworkable = data ? [] : refusalsOf(error);
+        if (!this.sheet && this.keeper?.good) {
+          const { data: before } = await api.POST("/api/plan", { body: this.keeper.good, signal: AbortSignal.timeout(ANSWERED_WITHIN_MS) });
+          if (this.planAgain) continue;
+          this.sheet = before ?? null;
+        }
         this.makeNext();
       } while (this.planAgain);
     } catch {
@@ -242,47 +253,15 @@ class Batch {
     }
   }
 
-  private keepSoon(delay = KEEP_AFTER_MS): void {
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.keep(), delay);
-  }
-
-  private async save(): Promise<void> {
-    const spec = $state.snapshot(this.spec);
-    if (!spec) return;
-    const body = { breadId: this.breadId, name: this.name, madeFor: this.madeFor, spec };
-    const id = this.id;
-    this.keeping = "keeping";
-    try {
-      const changed = id ? await api.PUT("/api/batches/{id}", { params: { path: { id } }, body }) : null;
-      // A batch that was deleted meanwhile but is still worked on is kept as a new one.
-      const { data, error } = changed && changed.response.status !== 404 ? changed : await api.POST("/api/batches", { body });
-      // Figures changed meanwhile are kept with the next round.
-      const newest = (this.keeping as Keeping) === "keeping";
-      if (data) {
-        this.id = data.id;
-        changes.shelf++;
-        if (data.id !== id && router.location.startsWith("/batch")) void replace(`/batch/${data.id}`);
-        this.keptAt = data.changedAt;
-        this.unkeepable = [];
-        if (newest) this.keeping = "kept";
-      } else if (newest) {
-        this.keeping = "refused";
-        this.unkeepable = refusalsOf(error).map((r) => ({ ...r, field: r.field.replace(/^spec\./, "") }));
-      }
-    } catch {
-      this.keeping = "unreachable";
-      this.keepSoon(TRY_AGAIN_MS);
-    } finally {
-      this.saving = null;
-      this.remember();
-    }
+  private figures(): Figures {
+    const { breadId, name, madeFor } = this;
+    return { breadId, name, madeFor, spec: $state.snapshot(this.spec)! };
   }
 
   private remember(): void {
-    const { id, breadId, name, madeFor, keeping } = this;
-    localStorage.setItem(DRAWER, JSON.stringify({ id, breadId, name, madeFor, keeping, spec: this.spec }));
+    const { keeper } = this;
+    if (keeper) onTheBench.put({ ...keeper.unkept, changed: !["kept", "new"].includes(keeper.keeping) });
   }
 }
 
-export const batch = new Batch();
+export const batch = new Bench();
