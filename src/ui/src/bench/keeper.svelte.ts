@@ -113,9 +113,11 @@ export class Keeper {
   // What another tab left: its newest figures, or nothing more to do once the kitchen has them.
   private takeFromDrawer(): boolean {
     const left = drawer.find(this.id);
-    if (left)
-      (({ known: this.known } = left), (this.figures = { breadId: left.breadId, name: left.name, madeFor: left.madeFor, spec: left.spec }));
-    else this.keeping = "kept";
+    if (left) {
+      const { known, breadId, name, madeFor, spec } = left;
+      this.known = known;
+      this.figures = { breadId, name, madeFor, spec };
+    } else this.keeping = "kept";
     return left !== null;
   }
 

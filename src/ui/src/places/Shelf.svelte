@@ -124,7 +124,7 @@
         {/each}
       </div>
     {/if}
-    {#if away}<p class="refusal mb-2 !text-[15px] font-semibold" role="alert" data-testid="away">▲ {m.kitchen_away()}</p>{/if}
+    {#if away}<p class="refusal mb-2 !text-[15px] font-semibold" role="alert" data-testid="away">{m.kitchen_away()}</p>{/if}
     <ul
       class="grid min-h-0 auto-rows-min grid-cols-[minmax(0,1fr)] gap-3 overflow-y-auto pb-3 lg:auto-rows-[minmax(140px,1fr)] lg:grid-cols-2"
       data-testid="shelf"
