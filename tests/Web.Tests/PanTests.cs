@@ -160,7 +160,7 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         using var reader = new StreamReader(stream);
         async Task<JsonNode> Next(string state)
         {
-            while (await reader.ReadLineAsync().WaitAsync(TimeSpan.FromSeconds(10)) is { } line)
+            while (await reader.ReadLineAsync().WaitAsync(TimeSpan.FromMinutes(1)) is { } line)
             {
                 if (line.StartsWith("data: ", StringComparison.Ordinal) && JsonNode.Parse(line[6..])! is var reading && (string)reading["state"]! == state)
                 {

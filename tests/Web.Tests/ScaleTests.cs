@@ -31,7 +31,7 @@ public sealed class ScaleTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         using var reader = new StreamReader(stream);
         async Task<JsonNode> Next(Func<JsonNode, bool> wanted)
         {
-            while (await reader.ReadLineAsync().WaitAsync(TimeSpan.FromSeconds(10)) is { } line)
+            while (await reader.ReadLineAsync().WaitAsync(TimeSpan.FromMinutes(1)) is { } line)
             {
                 if (line.StartsWith("data: ", StringComparison.Ordinal) && JsonNode.Parse(line[6..])! is var reading && wanted(reading))
                 {

@@ -199,13 +199,16 @@ public sealed class StoveTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
         public async Task<JsonNode> Until(Func<JsonNode, bool> enough)
         {
-            while (true)
+            using var patience = new CancellationTokenSource(TimeSpan.FromMinutes(1));
+            while (!patience.IsCancellationRequested)
             {
                 if (await Next() is var state && enough(state))
                 {
                     return state;
                 }
             }
+
+            throw new InvalidOperationException("it never came to that");
         }
 
         public void Dispose() => reader.Dispose();

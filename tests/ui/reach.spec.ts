@@ -225,9 +225,13 @@ for (let group = 0; group < GROUPS; group++) {
     for (const [name, go] of views.slice(from, Math.ceil((views.length * (group + 1)) / GROUPS))) {
       await page.setViewportSize({ width: 1280, height: 800 });
       // One page for all: what is open over it is put away, and the next place begins from the shelf.
-      while ((await page.getByRole("dialog").or(page.getByRole("menu")).or(page.getByRole("listbox")).count()) > 0) {
-        await page.keyboard.press("Escape");
-      }
+      const over = page.getByRole("dialog").or(page.getByRole("menu")).or(page.getByRole("listbox"));
+      await expect
+        .poll(async () => {
+          if ((await over.count()) > 0) await page.keyboard.press("Escape");
+          return over.count();
+        })
+        .toBe(0);
       await page.evaluate(() => (location.hash = "#/"));
       await expect(page.getByRole("heading", { level: 1, name: "Your breads" })).toBeVisible();
       await test.step(name, () => go(bench, page));

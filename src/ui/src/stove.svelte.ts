@@ -66,10 +66,13 @@ export class StoveScreen {
     return this.onItsWay("hands")?.value ?? this.view?.sheet.people ?? 0;
   }
 
-  /** Takes back the newest press that is not taken back yet, nor about to be. */
+  /** Takes back the newest press that is not taken back yet, nor about to be; one that is still on its way is newer than any that was counted. */
   undoLast(): void {
-    const last = this.view?.sheet.past.find((p) => !p.undone && !this.waits({ act: "undo", undoes: p.event.id }));
-    if (last) this.press({ act: "undo", undoes: last.event.id });
+    const stands = (id: string) => !this.waits({ act: "undo", undoes: id });
+    const newest =
+      this.waiting.findLast((w) => w.body.act !== "undo" && stands(w.body.id))?.body.id ??
+      this.view?.sheet.past.find((p) => !p.undone && stands(p.event.id))?.event.id;
+    if (newest) this.press({ act: "undo", undoes: newest });
   }
 
   press(press: Press): void {

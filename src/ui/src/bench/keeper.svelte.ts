@@ -29,12 +29,16 @@ export class Keeper {
   onknown: ((id: string) => void) | undefined;
   figures: Figures;
   good: BatchSpec | undefined;
-  /** Changed by this page's own hands; what another tab left is only carried. */
-  private own = false;
   private saving: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor({ id, known, good, ...figures }: Unkept, keeping: Keeping, keptAt: string | null = null) {
+  /** @param own This page's own; what another tab left is only carried, as that tab left it. */
+  constructor(
+    { id, known, good, ...figures }: Unkept,
+    keeping: Keeping,
+    keptAt: string | null = null,
+    private own = true,
+  ) {
     this.id = id;
     this.known = known;
     this.figures = figures;
@@ -166,7 +170,7 @@ class Keepers {
     if (there && !["kept", "new"].includes(there.keeping)) return there;
     const left = drawer.find(id);
     if (!left) return undefined;
-    const keeper = new Keeper(left, "changed");
+    const keeper = new Keeper(left, "changed", null, false);
     this.all.set(id, keeper);
     return keeper;
   }
