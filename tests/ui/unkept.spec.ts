@@ -109,6 +109,19 @@ test("a shelf that cannot be fetched is not an empty one, and comes when the kit
   await expect(page.getByTestId("away")).toHaveCount(0);
 });
 
+test("what was kept is not sent again by a reload, over what another screen changed since", async ({ bench, page, request }) => {
+  await change(bench, page, "Night-crew squares", "First", "33");
+  await bench.kept();
+  const address = page.url().replace("/#/batch/", "/api/batches/");
+  const there = (await (await request.get(address)).json()) as Kept & Record<string, unknown>;
+  await request.put(address, { data: { ...there, spec: { ...there.spec, start: { ...there.spec.start, pieces: 44 } } } });
+  await page.reload();
+  await expect(bench.stratum("balls")).toContainText("44 ×");
+  await bench.set("Pieces", "45");
+  await bench.kept();
+  expect(((await (await request.get(address)).json()) as Kept).spec.start.pieces).toBe(45);
+});
+
 test("two tabs have a bench each", async ({ bench, page, context, kitchen }) => {
   await change(bench, page, "Night-crew squares", "First", "33");
   await bench.kept();

@@ -98,8 +98,8 @@ class Bench {
     if (this.spec) return true;
     const left = onTheBench.get();
     if (!left) return false;
-    const { changed, ...batch } = left;
-    this.lay(keepers.find(batch.id) ?? keepers.of(batch, changed ? "changed" : batch.known ? "kept" : "new"));
+    // Whether the kitchen lacks any of it is the drawer's to say: what was kept is never sent again over what others changed since.
+    this.lay(keepers.of(left, left.known ? "kept" : "new"));
     return true;
   }
 
@@ -259,8 +259,7 @@ class Bench {
   }
 
   private remember(): void {
-    const { keeper } = this;
-    if (keeper) onTheBench.put({ ...keeper.unkept, changed: !["kept", "new"].includes(keeper.keeping) });
+    if (this.keeper) onTheBench.put(this.keeper.unkept);
   }
 }
 

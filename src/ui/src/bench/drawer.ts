@@ -39,6 +39,6 @@ export const drawer = {
 
 /** What lies on this tab's bench, kept or not, for its reload alone. */
 export const onTheBench = {
-  put: (batch: Unkept & { changed: boolean }): void => storage.set(ON_THE_BENCH, JSON.stringify(batch), true),
-  get: () => read<Unkept & { changed: boolean }>(storage.get(ON_THE_BENCH, true)),
+  put: (batch: Unkept): void => storage.set(ON_THE_BENCH, JSON.stringify(batch), true),
+  get: (): Unkept | null => read<Unkept>(storage.get(ON_THE_BENCH, true)),
 };
