@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Dapper;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
@@ -6,7 +7,11 @@ namespace Ystrata.Store;
 
 /// <summary>One batch: the decisions taken for one cooking, and the bread it came from.</summary>
 /// <param name="MadeFor">When it is, or was, for the table.</param>
-public sealed record Batch(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, DateTimeOffset ChangedAt);
+public sealed record Batch(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, DateTimeOffset ChangedAt)
+{
+    [JsonIgnore]
+    public string Version => Versions.Of(new { Id, BreadId, Name, Spec, MadeFor = Kitchen.Stamp(MadeFor) });
+}
 
 public sealed class Batches(Kitchen kitchen)
 {
@@ -27,8 +32,11 @@ public sealed class Batches(Kitchen kitchen)
     public Batch? Find(Guid id)
     {
         using var db = kitchen.Connect();
-        return db.QuerySingleOrDefault<Row>($"select {Columns} from batch where id = @id and deleted_at is null", new { id = id.ToString() })?.ToBatch();
+        return Find(db, id);
     }
+
+    private static Batch? Find(SqliteConnection db, Guid id) =>
+        db.QuerySingleOrDefault<Row>($"select {Columns} from batch where id = @id and deleted_at is null", new { id = id.ToString() })?.ToBatch();
 
     /// <summary>True for every batch there is, in the trash or not.</summary>
     public bool Known(Guid id)
@@ -38,35 +46,13 @@ public sealed class Batches(Kitchen kitchen)
     }
 
     /// <returns>False when there is, or was, a batch by this id: then nothing has changed.</returns>
-    public bool Add(Batch batch)
-    {
-        using var db = kitchen.Connect();
-        using var work = db.BeginTransaction();
-        if (db.ExecuteScalar<bool>("select exists (select 1 from batch where id = @id)", new { id = batch.Id.ToString() }, work))
-        {
-            return false;
-        }
+    public bool Add(Batch batch) => Rows.AddNew(kitchen, "batch", batch.Id, rows => Put(rows, new(batch)));
 
-        using var rows = new Rows(db);
-        Put(rows, new(batch));
-        work.Commit();
-        return true;
-    }
+    public Kept<Batch> Change(Batch batch, Meant meant) => meant.Change(kitchen, db => Find(db, batch.Id), b => b.Version, db => db.Execute(
+        "update batch set bread_id = @BreadId, name = @Name, spec = @Spec, made_for = @MadeFor, changed_at = @ChangedAt where id = @Id",
+        Row.Of(batch)));
 
-    /// <returns>False when there is no such batch.</returns>
-    public bool Change(Batch batch)
-    {
-        using var db = kitchen.Connect();
-        return db.Execute(
-            """
-            update batch set bread_id = @BreadId, name = @Name, spec = @Spec, made_for = @MadeFor, changed_at = @ChangedAt
-            where id = @Id and deleted_at is null
-            """,
-            Row.Of(batch)) == 1;
-    }
-
-    /// <returns>False when there is no such batch.</returns>
-    public bool Delete(Guid id, DateTimeOffset at) => Trash.Put(kitchen, "batch", id, at);
+    public Kept<Batch> Delete(Guid id, DateTimeOffset at, Meant meant) => meant.Change(kitchen, db => Find(db, id), b => b.Version, db => Trash.Put(db, "batch", id, at));
 
     /// <returns>False when no such batch was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "batch", id);

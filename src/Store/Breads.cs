@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using Dapper;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
@@ -6,7 +7,11 @@ using Ystrata.Core;
 namespace Ystrata.Store;
 
 /// <summary>A bread on the shelf: a name and the decisions a batch of it starts from.</summary>
-public sealed record Bread(Guid Id, string Name, string About, IReadOnlyList<string> Tags, BatchSpec Spec, DateTimeOffset ChangedAt);
+public sealed record Bread(Guid Id, string Name, string About, IReadOnlyList<string> Tags, BatchSpec Spec, DateTimeOffset ChangedAt)
+{
+    [JsonIgnore]
+    public string Version => Versions.Of(new { Id, Name, About, Tags, Spec });
+}
 
 public sealed class Breads(Kitchen kitchen)
 {
@@ -21,8 +26,11 @@ public sealed class Breads(Kitchen kitchen)
     public Bread? Find(Guid id)
     {
         using var db = kitchen.Connect();
-        return db.QuerySingleOrDefault<Row>($"select {Columns} from bread where id = @id and deleted_at is null", new { id = id.ToString() })?.ToBread();
+        return Find(db, id);
     }
+
+    private static Bread? Find(SqliteConnection db, Guid id) =>
+        db.QuerySingleOrDefault<Row>($"select {Columns} from bread where id = @id and deleted_at is null", new { id = id.ToString() })?.ToBread();
 
     /// <summary>True for every bread there ever was, deleted or not.</summary>
     public bool Known(Guid id)
@@ -38,24 +46,14 @@ public sealed class Breads(Kitchen kitchen)
         return !db.ExecuteScalar<bool>("select exists (select 1 from bread) or exists (select 1 from batch)");
     }
 
-    public void Add(Bread bread)
-    {
-        using var db = kitchen.Connect();
-        using var rows = new Rows(db);
-        Put(rows, new(bread));
-    }
+    /// <returns>False when there is, or was, a bread by this id: then nothing has changed.</returns>
+    public bool Add(Bread bread) => Rows.AddNew(kitchen, "bread", bread.Id, rows => Put(rows, new(bread)));
 
-    /// <returns>False when there is no such bread.</returns>
-    public bool Change(Bread bread)
-    {
-        using var db = kitchen.Connect();
-        return db.Execute(
-            "update bread set name = @Name, about = @About, tags = @Tags, spec = @Spec, changed_at = @ChangedAt where id = @Id and deleted_at is null",
-            Row.Of(bread)) == 1;
-    }
+    public Kept<Bread> Change(Bread bread, Meant meant) => meant.Change(kitchen, db => Find(db, bread.Id), b => b.Version, db => db.Execute(
+        "update bread set name = @Name, about = @About, tags = @Tags, spec = @Spec, changed_at = @ChangedAt where id = @Id",
+        Row.Of(bread)));
 
-    /// <returns>False when there is no such bread.</returns>
-    public bool Delete(Guid id, DateTimeOffset at) => Trash.Put(kitchen, "bread", id, at);
+    public Kept<Bread> Delete(Guid id, DateTimeOffset at, Meant meant) => meant.Change(kitchen, db => Find(db, id), b => b.Version, db => Trash.Put(db, "bread", id, at));
 
     /// <returns>False when no such bread was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "bread", id);

@@ -1,5 +1,6 @@
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using Dapper;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
@@ -20,7 +21,12 @@ public sealed record LogEntry(
     string Name = "",
     Guid? BreadId = null,
     Planned? Planned = null,
-    Guid? PhotoId = null);
+    Guid? PhotoId = null)
+{
+    /// <summary>Of what can be changed in it; spec and plan stay as they were on the day.</summary>
+    [JsonIgnore]
+    public string Version => Versions.Of(new { Id, CookedAt = Kitchen.Stamp(CookedAt), Outcome, PhotoId });
+}
 
 /// <summary>A cooking at a glance.</summary>
 /// <param name="Leaves">Planned to come apart.</param>
@@ -122,8 +128,11 @@ public sealed class Logbook(Kitchen kitchen)
     public LogEntry? Find(Guid id)
     {
         using var db = kitchen.Connect();
-        return db.QuerySingleOrDefault<Row>($"select {Columns} from log_entry e where e.id = @id and e.deleted_at is null", new { id = id.ToString() })?.ToEntry();
+        return Find(db, id);
     }
+
+    private static LogEntry? Find(SqliteConnection db, Guid id) =>
+        db.QuerySingleOrDefault<Row>($"select {Columns} from log_entry e where e.id = @id and e.deleted_at is null", new { id = id.ToString() })?.ToEntry();
 
     /// <summary>Every cooking, the newest first, read one by one.</summary>
     public IEnumerable<LogEntry> All()
@@ -136,14 +145,8 @@ public sealed class Logbook(Kitchen kitchen)
     }
 
     /// <param name="lessons">What it teaches.</param>
-    public void Add(LogEntry entry, IReadOnlyList<Lesson> lessons)
-    {
-        using var db = kitchen.Connect();
-        using var work = db.BeginTransaction();
-        using var rows = new Rows(db);
-        Put(rows, new(entry, lessons));
-        work.Commit();
-    }
+    /// <returns>False when there is, or was, an entry by this id: then nothing has changed.</returns>
+    public bool Add(LogEntry entry, IReadOnlyList<Lesson> lessons) => Rows.AddNew(kitchen, "log_entry", entry.Id, rows => Put(rows, new(entry, lessons)));
 
     /// <summary>Adds some and changes others, all or none.</summary>
     public void Keep(IReadOnlyList<LogRecord> added, IReadOnlyList<LogRecord> changed)
@@ -164,34 +167,25 @@ public sealed class Logbook(Kitchen kitchen)
         work.Commit();
     }
 
-    /// <returns>False when there is no such entry.</returns>
-    public bool Change(LogEntry entry, IReadOnlyList<Lesson> lessons)
+    public Kept<LogEntry> Change(LogEntry entry, IReadOnlyList<Lesson> lessons, Meant meant) => meant.Change(kitchen, db => Find(db, entry.Id), e => e.Version, db =>
     {
-        using var db = kitchen.Connect();
-        using var work = db.BeginTransaction();
         using var rows = new Rows(db);
-        var changed = Change(rows, new(entry, lessons));
-        work.Commit();
-        return changed;
-    }
+        Change(rows, new(entry, lessons));
+    });
 
-    private static bool Change(Rows rows, LogRecord record)
+    private static void Change(Rows rows, LogRecord record)
     {
         var id = record.Entry.Id.ToString();
-        var changed = rows.Change("log_entry", Changing, [.. Changed(record.Entry), id]);
-        if (changed)
+        if (rows.Change("log_entry", Changing, [.. Changed(record.Entry), id]))
         {
             rows.Remove("log_flour", "entry_id", id);
             rows.Remove("log_fault", "entry_id", id);
             rows.Remove("lesson", "entry_id", id);
             Beside(rows, record);
         }
-
-        return changed;
     }
 
-    /// <returns>False when there is no such entry.</returns>
-    public bool Delete(Guid id, DateTimeOffset at) => Trash.Put(kitchen, "log_entry", id, at);
+    public Kept<LogEntry> Delete(Guid id, DateTimeOffset at, Meant meant) => meant.Change(kitchen, db => Find(db, id), e => e.Version, db => Trash.Put(db, "log_entry", id, at));
 
     /// <returns>False when no such entry was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "log_entry", id);

@@ -252,7 +252,7 @@ internal static class OwnWords
             }
 
             var parameters = made.GetParameters();
-            Member[] all = [.. type.GetProperties(BindingFlags.Instance | BindingFlags.Public).Select(p => new Member(p, parameters.FirstOrDefault(q => q.Name == p.Name)))];
+            Member[] all = [.. type.GetProperties(BindingFlags.Instance | BindingFlags.Public).Where(p => !p.IsDefined(typeof(JsonIgnoreAttribute), inherit: false)).Select(p => new Member(p, parameters.FirstOrDefault(q => q.Name == p.Name)))];
             return all.Count(m => m.Parameter is not null) == parameters.Length ? all : null;
         }
 

@@ -9,12 +9,8 @@ public sealed record Photo(Guid Id, string Kind, byte[] Body, byte[] Small, Date
 
 public sealed class Photos(Kitchen kitchen)
 {
-    public void Add(Photo photo)
-    {
-        using var db = kitchen.Connect();
-        using var rows = new Rows(db);
-        Put(rows, photo);
-    }
+    /// <returns>False when there is a photo by this id already: then nothing has changed.</returns>
+    public bool Add(Photo photo) => Rows.AddNew(kitchen, "photo", photo.Id, rows => Put(rows, photo));
 
     public bool Known(Guid id)
     {

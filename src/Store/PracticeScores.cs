@@ -25,12 +25,8 @@ public sealed class PracticeScores(Kitchen kitchen)
         ];
     }
 
-    public void Add(PracticeScore score)
-    {
-        using var db = kitchen.Connect();
-        using var rows = new Rows(db);
-        Put(rows, score);
-    }
+    /// <returns>False when there is a score by this id already: then nothing has changed.</returns>
+    public bool Add(PracticeScore score) => Rows.AddNew(kitchen, "practice", score.Id, rows => Put(rows, score));
 
     internal static void Put(Rows rows, PracticeScore score) => rows.Add(
         "practice", "id, seed, played_at, score, turns, lift", [score.Id.ToString(), score.Seed, Kitchen.Stamp(score.PlayedAt), score.Score, JsonSerializer.Serialize(score.Turns), score.Lift]);

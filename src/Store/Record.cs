@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Dapper;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
@@ -10,6 +11,15 @@ public sealed record TrendPoint(DateTimeOffset CookedAt, string Of, double Value
 
 /// <summary>How many leaves were planned, and how they were judged, 1 to 5.</summary>
 public sealed record LeavesPoint(DateTimeOffset CookedAt, int Leaves, int Judged);
+
+/// <summary>What the cook has said of one figure.</summary>
+/// <param name="Used">Whether plans use it.</param>
+/// <param name="ForgottenAt">Cookings up to then say nothing of it; nothing when all of them do.</param>
+public sealed record LearnedSwitch(LessonKind Kind, string Of, bool Used, DateTimeOffset? ForgottenAt)
+{
+    [JsonIgnore]
+    public string Version => Versions.Of(this);
+}
 
 /// <summary>What the log says over many cookings: what can be learned from it, and its trends.</summary>
 public sealed class Record(Kitchen kitchen)
@@ -61,6 +71,14 @@ public sealed class Record(Kitchen kitchen)
 
     internal static void Put(Rows rows, LearnedRecord record) =>
         rows.Add("learned", "kind, of, used, forgotten_at", [record.Lesson.ToString(), record.Of, record.Used, Kitchen.StampIf(record.ForgottenAt)]);
+
+    /// <summary>What the cook has said of a figure; until then plans do not use it, and every cooking counts.</summary>
+    public LearnedSwitch Said(LessonKind kind, string of)
+    {
+        using var db = kitchen.Connect();
+        var (used, forgottenAt) = db.QuerySingleOrDefault<(bool, string?)>("select used, forgotten_at from learned where kind = @kind and of = @of", new { kind = kind.ToString(), of });
+        return new(kind, of, used, Kitchen.UnstampIf(forgottenAt));
+    }
 
     /// <summary>Says whether plans use a figure.</summary>
     public void Use(LessonKind kind, string of, bool used)

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dapper;
 using Microsoft.Data.Sqlite;
 using SQLitePCL;
 
@@ -9,6 +10,23 @@ namespace Ystrata.Store;
 internal sealed class Rows(SqliteConnection db) : IDisposable
 {
     private readonly Dictionary<(string Act, string Table), sqlite3_stmt> prepared = [];
+
+    /// <summary>Puts down one that is not there yet, in the trash or not.</summary>
+    /// <returns>False when something by this id is, or was: then nothing has changed.</returns>
+    public static bool AddNew(Kitchen kitchen, string table, Guid id, Action<Rows> put)
+    {
+        using var db = kitchen.Connect();
+        using var work = db.BeginTransaction();
+        if (db.ExecuteScalar<bool>($"select exists (select 1 from {table} where id = @id)", new { id = id.ToString() }))
+        {
+            return false;
+        }
+
+        using var rows = new Rows(db);
+        put(rows);
+        work.Commit();
+        return true;
+    }
 
     /// <param name="columns">Of the values, in their order; always the same for a table.</param>
     /// <exception cref="SqliteException">The row breaks a rule of the table, such as a key that is taken.</exception>

@@ -34,12 +34,8 @@ public sealed class Services(Kitchen kitchen)
         return db.QueryFirstOrDefault<Row>($"select {Columns} from service where batch_id = @id order by opened_at desc limit 1", new { id = batchId.ToString() })?.ToService();
     }
 
-    public void Add(KeptService service)
-    {
-        using var db = kitchen.Connect();
-        using var rows = new Rows(db);
-        Put(rows, new(service, []));
-    }
+    /// <returns>False when there is a service by this id already: then nothing has changed.</returns>
+    public bool Add(KeptService service) => Rows.AddNew(kitchen, "service", service.Id, rows => Put(rows, new(service, [])));
 
     /// <summary>Every event, in the order they were taken.</summary>
     public IReadOnlyList<StoveEvent> Events(Guid id)

@@ -1,4 +1,5 @@
 using Dapper;
+using Microsoft.Data.Sqlite;
 
 namespace Ystrata.Store;
 
@@ -45,13 +46,8 @@ public sealed class Trash(Kitchen kitchen)
         return gone;
     }
 
-    internal static bool Put(Kitchen kitchen, string table, Guid id, DateTimeOffset at)
-    {
-        using var db = kitchen.Connect();
-        return db.Execute(
-            $"update {table} set deleted_at = @at where id = @id and deleted_at is null",
-            new { id = id.ToString(), at = Kitchen.Stamp(at) }) == 1;
-    }
+    internal static void Put(SqliteConnection db, string table, Guid id, DateTimeOffset at) =>
+        db.Execute($"update {table} set deleted_at = @at where id = @id and deleted_at is null", new { id = id.ToString(), at = Kitchen.Stamp(at) });
 
     internal static bool TakeBack(Kitchen kitchen, string table, Guid id)
     {

@@ -9,6 +9,7 @@ public sealed class KitchenLarder(Pantry pantry, Record record, TimeProvider clo
     private readonly Lock changing = new();
     private volatile Larder now = pantry.Larder();
     private volatile Larder? taught;
+    private volatile IReadOnlyDictionary<string, string>? versions;
 
     /// <summary>As it is without anything learned.</summary>
     public Larder Now => now;
@@ -30,6 +31,32 @@ public sealed class KitchenLarder(Pantry pantry, Record record, TimeProvider clo
         }
     }
 
+    /// <summary>The version of every line.</summary>
+    public IReadOnlyDictionary<string, string> Versions
+    {
+        get
+        {
+            if (versions is { } known)
+            {
+                return known;
+            }
+
+            lock (changing)
+            {
+                return versions ??= now.All.ToDictionary(i => i.Id, Store.Versions.Of);
+            }
+        }
+    }
+
+    /// <summary>Looks and changes with no other change in between.</summary>
+    public T Alone<T>(Func<T> work)
+    {
+        lock (changing)
+        {
+            return work();
+        }
+    }
+
     /// <summary>Changes the store, then takes the larder up anew. One change at a time.</summary>
     public T Change<T>(Func<Pantry, DateTimeOffset, T> change)
     {
@@ -38,6 +65,7 @@ public sealed class KitchenLarder(Pantry pantry, Record record, TimeProvider clo
             var result = change(pantry, clock.GetUtcNow());
             now = pantry.Larder();
             taught = null;
+            versions = null;
             return result;
         }
     }

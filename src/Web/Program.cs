@@ -6,6 +6,7 @@ using Ystrata.Web;
 using Ystrata.Web.Demo;
 using Ystrata.Web.Endpoints;
 using Ystrata.Web.Files;
+using Ystrata.Web.Live;
 
 var builder = WebApplication.CreateBuilder(args);
 builder.Services.AddSerilog(log => log
@@ -51,6 +52,9 @@ builder.Services.AddSingleton<Services>();
 builder.Services.AddTransient<Clocks>();
 builder.Services.AddSingleton<RunningServices>();
 builder.Services.AddHostedService(s => s.GetRequiredService<RunningServices>());
+builder.Services.AddSingleton<Changes>();
+builder.Services.AddSingleton<LiveStreams>();
+builder.Services.AddSingleton<ScaleFeed>();
 builder.Services.AddSingleton<MarrowQuay>();
 // --scale /dev/ttyUSB0 listens to a scale on a serial line; without it the stand-in is on the bench.
 builder.Services.AddSingleton<IScale>(s => builder.Configuration["scale"] is { Length: > 0 } device
@@ -72,6 +76,7 @@ app.UseExceptionHandler();
 app.UseStatusCodePages();
 app.UseDefaultFiles();
 app.UseRouting();
+app.UseMiddleware<TellsChanges>();
 
 app.MapStaticAssets();
 app.MapOpenApi();
@@ -82,26 +87,27 @@ var api = app.MapGroup("/api").ProducesKitchenProblem();
 api.MapGroup("/plan").WithTags("Plan").MapPlan();
 api.MapGroup("/compare").WithTags("Fold").MapCompare();
 api.MapGroup("/reverse").WithTags("Fold").MapReverse();
-api.MapGroup("/hands").WithTags("Fold").MapHands();
+api.MapGroup("/hands").WithTags("Fold").Tells(Place.Larder).MapHands();
 api.MapGroup("/scale").WithTags("Scale").MapScale();
 api.MapGroup("/probe").WithTags("Pan").MapProbe();
 api.MapGroup("/pan").WithTags("Pan").MapPan();
 api.MapGroup("/clock").WithTags("Clock").MapClock();
-api.MapGroup("/services").WithTags("Stove").MapServices();
+api.MapGroup("/live").WithTags("Live").MapLive();
+api.MapGroup("/services").WithTags("Stove").Tells(Place.Services).MapServices();
 api.MapGroup("/practice").WithTags("Pan").MapPractice();
-api.MapGroup("/larder").WithTags("Larder").MapLarder();
-api.MapGroup("/vessels").WithTags("Larder").MapVessels();
+api.MapGroup("/larder").WithTags("Larder").Tells(Place.Larder).MapLarder();
+api.MapGroup("/vessels").WithTags("Larder").Tells(Place.Larder).MapVessels();
 api.MapGroup("/measure").WithTags("Larder").MapMeasure();
-api.MapGroup("/breads").WithTags("Breads").MapBreads();
-api.MapGroup("/batches").WithTags("Batches").MapBatches();
+api.MapGroup("/breads").WithTags("Breads").Tells(Place.Breads).MapBreads();
+api.MapGroup("/batches").WithTags("Batches").Tells(Place.Batches).MapBatches();
 api.MapGroup("/batches").WithTags("Clock").MapTimetable();
-api.MapGroup("/log").WithTags("Log").MapLog();
+api.MapGroup("/log").WithTags("Log").Tells(Place.Log).MapLog();
 api.MapGroup("/photos").WithTags("Log").MapPhotos();
 api.MapGroup("/keeping").WithTags("Keeping").MapKeeping();
 api.MapGroup("/files").WithTags("Files").MapFiles();
 api.MapGroup("/files/recipes").WithTags("Files").MapRecipes();
 api.MapGroup("/packets").WithTags("Files").MapPackets();
-api.MapGroup("/learned").WithTags("Log").MapLearned();
+api.MapGroup("/learned").WithTags("Log").Tells(Place.Learned).MapLearned();
 
 app.Start();
 Console.WriteLine($"Ystrata is at {app.Urls.FirstOrDefault()}");

@@ -11,7 +11,8 @@ namespace Ystrata.Web;
 /// <summary>A service as every screen gets it.</summary>
 /// <param name="OpenedAt">The sheet's times count from here.</param>
 /// <param name="Sent">The kitchen's clock as this was sent: screens go by it and not by their own.</param>
-public sealed record ServiceView(Guid Id, Guid BatchId, string Name, DateTimeOffset OpenedAt, DateTimeOffset Sent, StoveSheet Sheet);
+/// <param name="Order">Grows with every word of this server: a word that comes after one of a higher order is old.</param>
+public sealed record ServiceView(Guid Id, Guid BatchId, string Name, DateTimeOffset OpenedAt, DateTimeOffset Sent, long Order, StoveSheet Sheet);
 
 /// <summary>One service that somebody looks at: its events, its state, its screens. One press at a time.</summary>
 public sealed class RunningService
@@ -22,6 +23,8 @@ public sealed class RunningService
     private readonly TimeProvider time;
     private readonly Stove stove;
     private readonly List<Channel<string>> screens = [];
+
+    private static long words;
 
     internal RunningService(KeptService kept, Services store, Larder larder, TimeProvider time)
     {
@@ -154,7 +157,7 @@ public sealed class RunningService
     private ServiceView ViewNow()
     {
         var now = time.GetUtcNow();
-        return new(kept.Id, kept.BatchId, kept.Name, kept.OpenedAt, now, stove.Now(new((now - kept.OpenedAt).TotalSeconds)));
+        return new(kept.Id, kept.BatchId, kept.Name, kept.OpenedAt, now, Interlocked.Increment(ref words), stove.Now(new((now - kept.OpenedAt).TotalSeconds)));
     }
 }
 
@@ -191,10 +194,11 @@ public sealed class RunningServices(Services store, KitchenLarder larder, IPanPr
     }
 
     /// <summary>Begins one.</summary>
-    public RunningService Begin(KeptService service)
+    /// <returns>The service by its id, and whether it was begun now: one that is there already goes on as it is.</returns>
+    public (RunningService Service, bool Begun) Begin(KeptService service)
     {
-        store.Add(service);
-        return Find(service.Id)!;
+        var begun = store.Add(service);
+        return (Find(service.Id)!, begun);
     }
 
     public IEnumerable<KeptService> Open() => store.Open().Where(s => Find(s.Id) is not null);

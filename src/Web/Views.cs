@@ -20,26 +20,30 @@ public static class Sheets
 }
 
 /// <param name="Tags">Words to find it by.</param>
-public sealed record BreadBody(string Name, string About, BatchSpec Spec, IReadOnlyList<string>? Tags = null);
+/// <param name="Id">For a new one: an id from whoever sends it, so that the same request sent twice makes one bread.</param>
+public sealed record BreadBody(string Name, string About, BatchSpec Spec, IReadOnlyList<string>? Tags = null, Guid? Id = null);
 
 /// <param name="Glance">Nothing when the larder no longer lets it be worked.</param>
-public sealed record BreadView(Guid Id, string Name, string About, IReadOnlyList<string> Tags, BatchSpec Spec, Glance? Glance, DateTimeOffset ChangedAt)
+/// <param name="Version">Its ETag, for If-Match.</param>
+public sealed record BreadView(Guid Id, string Name, string About, IReadOnlyList<string> Tags, BatchSpec Spec, Glance? Glance, DateTimeOffset ChangedAt, string Version)
 {
     public static BreadView Of(Bread b, Larder larder) =>
-        new(b.Id, b.Name, b.About, b.Tags, b.Spec, Glance.Of(Sheets.Of(b.Spec, larder)), b.ChangedAt);
+        new(b.Id, b.Name, b.About, b.Tags, b.Spec, Glance.Of(Sheets.Of(b.Spec, larder)), b.ChangedAt, b.Version);
 }
 
 /// <param name="MadeFor">When it is for the table.</param>
 /// <param name="Id">For a new one: an id from whoever sends it, so that the same request sent twice makes one batch.</param>
 public sealed record BatchBody(Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, Guid? Id = null);
 
-public sealed record BatchView(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, DateTimeOffset ChangedAt)
+/// <param name="Version">Its ETag, for If-Match.</param>
+public sealed record BatchView(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, DateTimeOffset ChangedAt, string Version)
 {
-    public static BatchView Of(Batch b) => new(b.Id, b.BreadId, b.Name, b.Spec, b.MadeFor, b.ChangedAt);
+    public static BatchView Of(Batch b) => new(b.Id, b.BreadId, b.Name, b.Spec, b.MadeFor, b.ChangedAt, b.Version);
 }
 
 /// <param name="PhotoId">A photo that was sent before; nothing without.</param>
-public sealed record LogBody(Guid BatchId, DateTimeOffset CookedAt, Outcome Outcome, Guid? PhotoId = null);
+/// <param name="Id">For a new one: an id from whoever sends it, so that the same request sent twice makes one entry.</param>
+public sealed record LogBody(Guid BatchId, DateTimeOffset CookedAt, Outcome Outcome, Guid? PhotoId = null, Guid? Id = null);
 
 /// <summary>What a log entry of a batch would be laid beside.</summary>
 /// <param name="Planned">Nothing when the larder no longer lets it be worked, as with the glance.</param>
@@ -48,14 +52,15 @@ public sealed record PlannedView(string BatchName, Planned? Planned, Glance? Gla
 
 /// <param name="Planned">As it was planned on the day.</param>
 /// <param name="BreadId">The bread it was a batch of; nothing when it was none.</param>
+/// <param name="Version">Its ETag, for If-Match.</param>
 public sealed record LogView(
-    Guid Id, Guid BatchId, string BatchName, DateTimeOffset CookedAt, Outcome Outcome, Planned? Planned, Glance? Glance, Guid? PhotoId, Guid? BreadId)
+    Guid Id, Guid BatchId, string BatchName, DateTimeOffset CookedAt, Outcome Outcome, Planned? Planned, Glance? Glance, Guid? PhotoId, Guid? BreadId, string Version)
 {
     public static LogView Of(LogEntry e, Larder larder)
     {
         var sheet = Sheets.Of(e.Spec, larder);
         return new(
-            e.Id, e.BatchId, e.Name, e.CookedAt, e.Outcome, e.Planned ?? (sheet is null ? null : Planned.Before(e.Spec, larder)), Glance.Of(sheet), e.PhotoId, e.BreadId);
+            e.Id, e.BatchId, e.Name, e.CookedAt, e.Outcome, e.Planned ?? (sheet is null ? null : Planned.Before(e.Spec, larder)), Glance.Of(sheet), e.PhotoId, e.BreadId, e.Version);
     }
 }
 

@@ -40,8 +40,8 @@ public sealed class BackupTests : IDisposable
         var backup = backups.Make(TempKitchen.Noon);
         var later = TempKitchen.SomeBread("Came later");
         breads.Add(later);
-        log.Delete(entry.Id, TempKitchen.Noon);
-        breads.Change(breads.All().First(b => b.Name == "Leek rounds") with { Name = "Renamed", ChangedAt = TempKitchen.Noon.AddDays(1) });
+        log.Delete(entry.Id, TempKitchen.Noon, Meant.Whatever);
+        breads.Change(breads.All().First(b => b.Name == "Leek rounds") with { Name = "Renamed", ChangedAt = TempKitchen.Noon.AddDays(1) }, Meant.Whatever);
 
         var preview = backups.Preview(backup.Name);
         Assert.Equal(new RestoreCount("bread", 0, 1, 1, 0), preview.Parts[0]);
@@ -214,10 +214,10 @@ public sealed class BackupTests : IDisposable
         var bread = breads.All()[0];
         var lone = TempKitchen.SomeBread("Alone");
         breads.Add(lone);
-        breads.Delete(lone.Id, TempKitchen.Noon);
-        breads.Delete(bread.Id, TempKitchen.Noon.AddDays(5));
-        log.Delete(entry.Id, TempKitchen.Noon.AddDays(6));
-        batches.Delete(entry.BatchId, TempKitchen.Noon.AddDays(6));
+        breads.Delete(lone.Id, TempKitchen.Noon, Meant.Whatever);
+        breads.Delete(bread.Id, TempKitchen.Noon.AddDays(5), Meant.Whatever);
+        log.Delete(entry.Id, TempKitchen.Noon.AddDays(6), Meant.Whatever);
+        batches.Delete(entry.BatchId, TempKitchen.Noon.AddDays(6), Meant.Whatever);
 
         Assert.Equal(["log", "batch", "bread", "bread"], trash.All().OrderByDescending(t => t.DeletedAt).ThenByDescending(t => t.Kind).Select(t => t.Kind));
         Assert.Equal(0, trash.Empty(TempKitchen.Noon.AddDays(29)));
@@ -233,8 +233,8 @@ public sealed class BackupTests : IDisposable
     public void What_a_cooking_still_hangs_on_is_not_taken_out()
     {
         var entry = Cooked();
-        batches.Delete(entry.BatchId, TempKitchen.Noon);
-        breads.Delete(breads.All()[0].Id, TempKitchen.Noon);
+        batches.Delete(entry.BatchId, TempKitchen.Noon, Meant.Whatever);
+        breads.Delete(breads.All()[0].Id, TempKitchen.Noon, Meant.Whatever);
 
         Assert.Equal(0, new Trash(kitchen).Empty(TempKitchen.Noon.AddDays(100)));
         Assert.NotNull(log.Find(entry.Id));

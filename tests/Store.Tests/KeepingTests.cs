@@ -49,9 +49,9 @@ public sealed class KeepingTests : IDisposable
         var bread = TempKitchen.SomeBread();
         breads.Add(bread);
 
-        Assert.True(breads.Change(bread with { Name = "Leek squares" }));
+        Assert.True(breads.Change(bread with { Name = "Leek squares" }, Meant.Whatever).Done);
         Assert.Equal("Leek squares", breads.Find(bread.Id)!.Name);
-        Assert.False(breads.Change(TempKitchen.SomeBread()));
+        Assert.False(breads.Change(TempKitchen.SomeBread(), Meant.Whatever).Done);
     }
 
     [Fact]
@@ -60,11 +60,11 @@ public sealed class KeepingTests : IDisposable
         var bread = TempKitchen.SomeBread();
         breads.Add(bread);
 
-        Assert.True(breads.Delete(bread.Id, TempKitchen.Noon));
-        Assert.False(breads.Delete(bread.Id, TempKitchen.Noon));
+        Assert.True(breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever).Done);
+        Assert.False(breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever).Done);
         Assert.Null(breads.Find(bread.Id));
         Assert.Empty(breads.All());
-        Assert.False(breads.Change(bread));
+        Assert.False(breads.Change(bread, Meant.Whatever).Done);
         Assert.True(breads.Known(bread.Id));
 
         Assert.True(breads.Restore(bread.Id));
@@ -95,7 +95,7 @@ public sealed class KeepingTests : IDisposable
 
         Assert.Equal(bread.Id, found.BreadId);
         Assert.Equal(batch.MadeFor, found.MadeFor);
-        Assert.True(batches.Change(found with { Name = "Late leek" }));
+        Assert.True(batches.Change(found with { Name = "Late leek" }, Meant.Whatever).Done);
         Assert.Equal("Late leek", batches.Find(batch.Id)!.Name);
     }
 
@@ -123,7 +123,7 @@ public sealed class KeepingTests : IDisposable
         var entry = TempKitchen.SomeEntry(batch.Id);
         log.Add(entry, []);
 
-        batches.Change(batch with { Spec = batch.Spec with { Balls = batch.Spec.Balls with { Mass = new(120) } } });
+        batches.Change(batch with { Spec = batch.Spec with { Balls = batch.Spec.Balls with { Mass = new(120) } } }, Meant.Whatever);
 
         Assert.Equal(80, log.Find(entry.Id)!.Spec.Balls.Mass.Value);
     }
@@ -137,7 +137,7 @@ public sealed class KeepingTests : IDisposable
         var second = TempKitchen.SomeEntry(batch.Id, TempKitchen.Noon.AddDays(1));
         log.Add(first, []);
         log.Add(second, []);
-        batches.Delete(batch.Id, TempKitchen.Noon);
+        batches.Delete(batch.Id, TempKitchen.Noon, Meant.Whatever);
 
         Assert.Equal([second.Id, first.Id], log.Find(new LogQuery()).Lines.Select(l => l.Id));
     }
@@ -150,11 +150,11 @@ public sealed class KeepingTests : IDisposable
         var entry = TempKitchen.SomeEntry(batch.Id);
         log.Add(entry, []);
 
-        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Note = "better" } }, []));
+        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Note = "better" } }, [], Meant.Whatever).Done);
         Assert.Equal("better", log.Find(entry.Id)!.Outcome.Note);
-        Assert.True(log.Delete(entry.Id, TempKitchen.Noon));
+        Assert.True(log.Delete(entry.Id, TempKitchen.Noon, Meant.Whatever).Done);
         Assert.Empty(log.Find(new LogQuery()).Lines);
-        Assert.False(log.Change(entry, []));
+        Assert.False(log.Change(entry, [], Meant.Whatever).Done);
         Assert.True(log.Restore(entry.Id));
         Assert.Single(log.Find(new LogQuery()).Lines);
     }

@@ -112,7 +112,7 @@ public sealed class LogbookTests : IDisposable
         }
 
         Add(16, thirst: 20, counts: false);
-        log.Delete(Add(17, thirst: 20).Id, TempKitchen.Noon);
+        log.Delete(Add(17, thirst: 20).Id, TempKitchen.Noon, Meant.Whatever);
 
         var figure = Assert.Single(record.Figures(Larder.Shipped));
         Assert.Equal((LessonKind.Thirst, "flour-white", 12, 2.0, false), (figure.Kind, figure.Of, figure.N, figure.Mean, figure.Used));
@@ -141,7 +141,7 @@ public sealed class LogbookTests : IDisposable
     public void What_a_changed_entry_taught_before_is_gone()
     {
         var entry = Add(0, faults: [Symptom.Stiff], thirst: 9);
-        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Faults = [Symptom.Pale] } }, [new(LessonKind.Thirst, "flour-white", 1)]));
+        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Faults = [Symptom.Pale] } }, [new(LessonKind.Thirst, "flour-white", 1)], Meant.Whatever).Done);
 
         Assert.Equal(1, Assert.Single(record.Trend(LessonKind.Thirst)).Value);
         Assert.Empty(Found(new(Fault: Symptom.Stiff)));

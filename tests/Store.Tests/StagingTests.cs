@@ -34,7 +34,7 @@ public sealed class StagingTests : IDisposable
         var (bread, gone) = (TempKitchen.SomeBread(), TempKitchen.SomeBread("Gone rounds"));
         new Breads(from).Add(bread);
         new Breads(from).Add(gone);
-        new Breads(from).Delete(gone.Id, At);
+        new Breads(from).Delete(gone.Id, At, Meant.Whatever);
         var batch = TempKitchen.SomeBatch(bread.Id);
         new Batches(from).Add(batch);
         var photo = new Photo(Guid.CreateVersion7(), "image/webp", [1, 2, 3], [1], At);
@@ -146,7 +146,7 @@ public sealed class StagingTests : IDisposable
     {
         var bread = TempKitchen.SomeBread();
         new Breads(to).Add(bread);
-        new Breads(to).Delete(bread.Id, At);
+        new Breads(to).Delete(bread.Id, At, Meant.Whatever);
 
         using var staging = Staged([new BreadRecord(bread)]);
         Assert.Equal(1, staging.Preview().Parts[0].Added);

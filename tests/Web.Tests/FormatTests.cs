@@ -113,8 +113,8 @@ public sealed class FormatTests : IDisposable
 
         foreach (var (entry, i) in before.Select((e, i) => (e, i)))
         {
-            _ = i % 2 == 0 ? log.Delete(entry.Id, DateTimeOffset.UtcNow)
-                : log.Change(entry with { Outcome = entry.Outcome with { Note = "spoilt", Faults = [Symptom.Greasy], Used = new(null, null, null, null, null, null), Counts = false } }, []);
+            _ = i % 2 == 0 ? log.Delete(entry.Id, DateTimeOffset.UtcNow, Meant.Whatever)
+                : log.Change(entry with { Outcome = entry.Outcome with { Note = "spoilt", Faults = [Symptom.Greasy], Used = new(null, null, null, null, null, null), Counts = false } }, [], Meant.Whatever);
         }
 
         // Those in the trash are there still: the file cannot make a second of them.

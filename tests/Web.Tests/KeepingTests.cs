@@ -153,6 +153,7 @@ public sealed class KeepingTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
         Assert.Equal((string)body["id"]!, (string)made["id"]!);
         Assert.Contains("by this id already", (string)again["detail"]!, StringComparison.Ordinal);
+        Assert.Equal("Leek squares", (string)again["now"]!["name"]!);
         Assert.Equal("Leek squares", (string)(await WebKitchen.Json(await client.GetAsync($"/api/batches/{made["id"]}")))["name"]!);
         // One that lies in the trash is there too.
         Assert.Equal(HttpStatusCode.NoContent, await Status(HttpMethod.Delete, $"/api/batches/{made["id"]}"));

@@ -41,6 +41,8 @@ public sealed class LogTests : IDisposable
         return await WebKitchen.Json(answer);
     }
 
+    private async Task<IEnumerable<JsonNode>> Learned() => (await Get("/api/learned")).AsArray().Select(l => l!["figure"]!);
+
     private async Task<JsonArray> Lines(string query = "") => (await Get($"/api/log{query}"))["lines"]!.AsArray();
 
     private static async Task<string> Field(Task<JsonNode> problem) => (string)(await problem)["refusals"]![0]!["field"]!;
@@ -105,10 +107,10 @@ public sealed class LogTests : IDisposable
         spec["dough"]!["waterBy"] = "feel";
         async Task<double> Hydration() => (double)(await Send(HttpMethod.Post, "/api/plan", spec))["dough"]!["hydration"]!;
         var before = await Hydration();
-        var figure = (await Get("/api/learned")).AsArray().Single(f => (string)f!["kind"]! == "thirst" && (string)f["of"]! == "flour-white")!;
+        var figure = (await Learned()).Single(f => (string)f["kind"]! == "thirst" && (string)f["of"]! == "flour-white");
 
         var said = await Send(HttpMethod.Put, "/api/learned", new LearnedSaid("thirst", "flour-white", true));
-        Assert.True((bool)said.AsArray().Single(f => (string)f!["of"]! == "flour-white")!["used"]!);
+        Assert.True((bool)said.AsArray().Single(f => (string)f!["figure"]!["of"]! == "flour-white")!["figure"]!["used"]!);
         Assert.Equal(before + (double)figure["after"]! - (double)figure["before"]!, await Hydration(), 6);
         // The larder itself stays as it is.
         Assert.Equal((double)figure["before"]!, (double)(await Get("/api/larder"))["ingredients"]!.AsArray().Single(i => (string)i!["id"]! == "flour-white")!["absorption"]!);
@@ -121,7 +123,7 @@ public sealed class LogTests : IDisposable
     [Fact]
     public async Task A_cooking_that_is_deleted_or_does_not_count_stops_teaching()
     {
-        async Task<int> N() => (int)(await Get("/api/learned")).AsArray().Single(f => (string)f!["kind"]! == "panTime")!["n"]!;
+        async Task<int> N() => (int)(await Learned()).Single(f => (string)f["kind"]! == "panTime")["n"]!;
         var id = (string)(await Lines())[0]!["id"]!;
         var twelve = await N();
         await client.DeleteAsync($"/api/log/{id}");

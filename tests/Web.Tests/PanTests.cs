@@ -156,20 +156,8 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         var (_, laid) = await Post("/api/probe/stand-in", """{"laid":true,"on":{"kind":"steel","thickness":3,"across":240,"flame":"high"}}""");
         Assert.Equal((true, "steel", "high"), ((bool)laid!["laid"]!, (string)laid["on"]!["kind"]!, (string)laid["on"]!["flame"]!));
 
-        using var stream = await client.GetStreamAsync("/api/probe/readings");
-        using var reader = new StreamReader(stream);
-        async Task<JsonNode> Next(string state)
-        {
-            while (await reader.ReadLineAsync().WaitAsync(TimeSpan.FromMinutes(1)) is { } line)
-            {
-                if (line.StartsWith("data: ", StringComparison.Ordinal) && JsonNode.Parse(line[6..])! is var reading && (string)reading["state"]! == state)
-                {
-                    return reading;
-                }
-            }
-
-            throw new InvalidOperationException("the stream ended");
-        }
+        await using var live = await LiveLine.On(client, "probe=true");
+        Task<JsonNode> Next(string state) => live.Until("probe", r => (string)r["state"]! == state);
 
         Assert.InRange((double)(await Next("ready"))["pan"]!, 100, 300);
         await Post("/api/probe/stand-in", """{"plugged":false}""");

@@ -55,7 +55,7 @@ public sealed class SafeKeepingTests : IDisposable
         Assert.Equal(HttpStatusCode.OK, (await client.PostAsync($"/api/keeping/backups/{name}/restore", null)).StatusCode);
         Assert.Equal(12, await Count("/api/breads"));
         // What plans use is what it was, too.
-        Assert.DoesNotContain((await Get("/api/learned")).AsArray(), f => (bool)f!["used"]!);
+        Assert.DoesNotContain((await Get("/api/learned")).AsArray(), f => (bool)f!["figure"]!["used"]!);
         Assert.Equal(2, (await Get("/api/keeping"))["backups"]!.AsArray().Count(b => !(bool)b!["daily"]!));
     }
 
@@ -97,7 +97,7 @@ public sealed class SafeKeepingTests : IDisposable
         var log = kitchen.Services.GetRequiredService<Logbook>();
         foreach (var entry in log.All().Take(3).ToList())
         {
-            log.Change(entry, [new(LessonKind.BowlLoss, "", 24)]);
+            log.Change(entry, [new(LessonKind.BowlLoss, "", 24)], Meant.Whatever);
         }
 
         var spec = WebKitchen.SquaresJson();

@@ -27,20 +27,8 @@ public sealed class ScaleTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task Readings_stream_and_a_steady_ball_is_taken_once()
     {
         Assert.Equal(HttpStatusCode.NoContent, await Play("""{"load":0}"""));
-        using var stream = await client.GetStreamAsync("/api/scale/readings");
-        using var reader = new StreamReader(stream);
-        async Task<JsonNode> Next(Func<JsonNode, bool> wanted)
-        {
-            while (await reader.ReadLineAsync().WaitAsync(TimeSpan.FromMinutes(1)) is { } line)
-            {
-                if (line.StartsWith("data: ", StringComparison.Ordinal) && JsonNode.Parse(line[6..])! is var reading && wanted(reading))
-                {
-                    return reading;
-                }
-            }
-
-            throw new InvalidOperationException("the stream ended");
-        }
+        await using var live = await LiveLine.On(client, "scale=true");
+        Task<JsonNode> Next(Func<JsonNode, bool> wanted) => live.Until("scale", wanted);
 
         await Next(r => (bool)r["steady"]!);
         await Play("""{"load":83}""");

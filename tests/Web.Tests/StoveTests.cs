@@ -112,10 +112,11 @@ public sealed class StoveTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task A_service_that_never_was_is_not_found()
     {
         var (status, _) = await Press(Guid.NewGuid().ToString(), Event("end"));
-        using var stream = await client.GetAsync($"/api/services/{Guid.NewGuid()}/stream");
+        var never = Guid.NewGuid();
+        await using var live = await LiveLine.On(client, $"service={never}");
         var (batch, problem) = await Post("/api/services", new JsonObject { ["batchId"] = Guid.NewGuid().ToString() });
 
-        Assert.Equal((HttpStatusCode.NotFound, HttpStatusCode.NotFound), (status, stream.StatusCode));
+        Assert.Equal((HttpStatusCode.NotFound, never.ToString()), (status, (string)(await live.Next("missing"))["id"]!));
         Assert.Equal((HttpStatusCode.BadRequest, "batchId"), (batch, (string)problem["refusals"]![0]!["field"]!));
     }
 
@@ -123,15 +124,15 @@ public sealed class StoveTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task Every_screen_hears_of_a_press_and_a_late_one_gets_all_at_once()
     {
         var id = await Begin();
-        using var first = await Screen.On(client, id);
-        using var second = await Screen.On(client, id);
+        await using var first = await LiveLine.On(client, $"service={id}");
+        await using var second = await LiveLine.On(client, $"service={id}");
         await Press(id, Event("laid", pan: 1, number: 1));
 
-        await first.Until(s => (string)s["sheet"]!["breads"]![0]!["belt"]![0]!["at"]! == "onPan");
-        await second.Until(s => (string)s["sheet"]!["breads"]![0]!["belt"]![0]!["at"]! == "onPan");
+        await first.Until("service", s => (string)s["sheet"]!["breads"]![0]!["belt"]![0]!["at"]! == "onPan");
+        await second.Until("service", s => (string)s["sheet"]!["breads"]![0]!["belt"]![0]!["at"]! == "onPan");
         await Press(id, Event("lifted", pan: 1, number: 1));
-        using var late = await Screen.On(client, id);
-        var caughtUp = await late.Next();
+        await using var late = await LiveLine.On(client, $"service={id}");
+        var caughtUp = await late.Next("service");
 
         Assert.Equal("hot", (string)caughtUp["sheet"]!["breads"]![0]!["belt"]![0]!["at"]!);
     }
@@ -168,49 +169,12 @@ public sealed class StoveTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task The_probe_tells_the_pan_it_is_on()
     {
         var id = await Begin();
-        using var screen = await Screen.On(client, id);
+        await using var screen = await LiveLine.On(client, $"service={id}");
         await Press(id, Event("probe", pan: 1));
-        var state = await screen.Until(s => s["sheet"]!["pans"]![1]!["heat"] is not null);
+        var state = await screen.Until("service", s => s["sheet"]!["pans"]![1]!["heat"] is not null);
 
         Assert.Equal(1, (int)state["sheet"]!["probed"]!);
         Assert.InRange((double)state["sheet"]!["pans"]![1]!["heat"]!, 20, 450);
         Assert.Null(state["sheet"]!["pans"]![0]!["heat"]);
-    }
-
-    /// <summary>One screen, listening.</summary>
-    private sealed class Screen(StreamReader reader) : IDisposable
-    {
-        public static async Task<Screen> On(HttpClient client, string id) =>
-            new(new(await client.GetStreamAsync($"/api/services/{id}/stream")));
-
-        public async Task<JsonNode> Next()
-        {
-            using var patience = new CancellationTokenSource(TimeSpan.FromMinutes(1));
-            while (await reader.ReadLineAsync(patience.Token) is { } line)
-            {
-                if (line.StartsWith("data: ", StringComparison.Ordinal))
-                {
-                    return JsonNode.Parse(line["data: ".Length..])!;
-                }
-            }
-
-            throw new InvalidOperationException("the line was cut");
-        }
-
-        public async Task<JsonNode> Until(Func<JsonNode, bool> enough)
-        {
-            using var patience = new CancellationTokenSource(TimeSpan.FromMinutes(1));
-            while (!patience.IsCancellationRequested)
-            {
-                if (await Next() is var state && enough(state))
-                {
-                    return state;
-                }
-            }
-
-            throw new InvalidOperationException("it never came to that");
-        }
-
-        public void Dispose() => reader.Dispose();
     }
 }

@@ -1,3 +1,4 @@
+using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text.Json;
 using System.Text.Json.Nodes;
@@ -33,6 +34,13 @@ public sealed class WebKitchen : WebApplicationFactory<Program>
         JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
 
     public static JsonContent Body(object body) => JsonContent.Create(body, options: SpecJson.Options);
+
+    /// <summary>What a test changes, it means whatever stands, where it says nothing else.</summary>
+    protected override void ConfigureClient(HttpClient client)
+    {
+        base.ConfigureClient(client);
+        client.DefaultRequestHeaders.IfMatch.Add(EntityTagHeaderValue.Any);
+    }
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {

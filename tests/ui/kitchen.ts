@@ -44,6 +44,12 @@ export { expect };
 /** The browser says every refused request in its console; tests of bad input expect that. */
 export const refusedRequests = /status of 4\d\d/;
 
+/** For a change that another screen makes, whatever stands. */
+export const whatever = { "If-Match": "*" };
+
+/** Has the page keep a line of its own to the kitchen: what goes over it can be held back then, which a worker's cannot. */
+export const ownLine = (page: Page) => page.addInitScript("delete globalThis.SharedWorker");
+
 /** What a cook does, in a cook's words. */
 export class Bench {
   constructor(readonly page: Page) {}

@@ -1,5 +1,5 @@
 import type { APIRequestContext, BrowserContext, Page } from "@playwright/test";
-import { expect, refusedRequests, test } from "./kitchen";
+import { expect, refusedRequests, test, ownLine } from "./kitchen";
 import { startServer } from "./server.mjs";
 
 type Kitchen = Awaited<ReturnType<typeof startServer>>;
@@ -309,7 +309,11 @@ test.describe("what another screen did meanwhile", () => {
     const id = await begin(request, kitchen.address);
     // All that this screen ever hears is how the service began.
     const begun = await (await request.get(`${kitchen.address}/api/services/${id}`)).text();
-    await page.route("**/stream", (route) => route.fulfill({ contentType: "text/event-stream", body: `data: ${begun}\n\n` }));
+    await ownLine(page);
+    await page.route("**/api/live?*", (route) =>
+      route.fulfill({ contentType: "text/event-stream", body: `event: service\ndata: ${begun}\n\n` }),
+    );
+    await page.reload();
     await open(page, kitchen, id);
     await request.post(`${kitchen.address}/api/services/${id}/events`, { data: { id: crypto.randomUUID(), act: "end" } });
     await page.getByRole("button", { name: "2 min late" }).click();

@@ -1,4 +1,5 @@
 using System.Text;
+using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
@@ -10,18 +11,18 @@ public static class BatchEndpoints
     public static void MapBatches(this RouteGroupBuilder batches)
     {
         batches.MapGet("", Latest).WithName("batches").WithSummary("The batches changed last, newest first.");
-        batches.MapPost("", Add).WithName("addBatch").Produces<BatchView>(201).ProducesProblem(409).WithSummary("Keeps a new batch; with an id that is there already it is refused, and there is one batch.");
+        batches.MapPost("", Add).WithName("addBatch").CountsOnce<BatchView>().WithSummary("Keeps a new batch; the same with the same id counts once.");
         batches.MapGet("{id:guid}", Find).WithName("batch").Produces<BatchView>();
         batches.MapGet("{id:guid}/planned", PlannedOf).WithName("plannedBatch").Produces<PlannedView>().WithSummary("The figures the log lays beside what happened.");
         batches.MapGet("{id:guid}/balls.csv", BallsOf).WithName("exportBalls").Produces(200, contentType: "text/csv").WithSummary("The tray: what each ball should weigh and what it does.");
-        batches.MapPut("{id:guid}", Change).WithName("changeBatch").Produces<BatchView>();
-        batches.MapDelete("{id:guid}", Delete).WithName("deleteBatch").Produces(204);
+        batches.MapPut("{id:guid}", Change).WithName("changeBatch").Produces<BatchView>().WantsVersion<BatchView>();
+        batches.MapDelete("{id:guid}", Delete).WithName("deleteBatch").Produces(204).WantsVersion<BatchView>();
         batches.MapPost("{id:guid}/restore", Restore).WithName("restoreBatch").Produces(204).WithSummary("Takes a delete back.");
     }
 
     private static IEnumerable<BatchView> Latest(Batches batches) => batches.Latest(Common.MostListed).Select(BatchView.Of);
 
-    private static IResult Find(Guid id, Batches batches) => Common.Found(batches.Find(id) is { } b ? BatchView.Of(b) : null);
+    private static IResult Find(Guid id, Batches batches) => batches.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BatchView.Of(b)), b.Version) : Results.NotFound();
 
     private static IResult PlannedOf(Guid id, Batches batches, Services services, Larder larder)
     {
@@ -60,26 +61,18 @@ public static class BatchEndpoints
         }
 
         var batch = ToBatch(body.Id ?? Guid.CreateVersion7(), body, clock);
-        if (!batches.Add(batch))
-        {
-            return Results.Problem("There is a batch by this id already. Change that one.", statusCode: 409, title: "Not taken");
-        }
-
-        return Results.Created($"/api/batches/{batch.Id}", BatchView.Of(batch));
+        return batches.Add(batch)
+            ? Conditions.Tagged(Results.Created($"/api/batches/{batch.Id}", BatchView.Of(batch)), batch.Version)
+            : Conditions.Again(batches.Find(batch.Id), batch.Version, BatchView.Of, b => b.Version);
     }
 
-    private static IResult Change(Guid id, BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)
-    {
-        if (Problems.From(Check(body, breads, larder)) is { } problem)
-        {
-            return problem;
-        }
+    private static IResult Change(Guid id, BatchBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Batches batches, Breads breads, Larder larder, TimeProvider clock) =>
+        Conditions.Refuse(ifMatch, out var meant)
+        ?? Problems.From(Check(body, breads, larder))
+        ?? Conditions.Changed(batches.Change(ToBatch(id, body, clock), meant), BatchView.Of, b => b.Version);
 
-        var batch = ToBatch(id, body, clock);
-        return Common.Found(batches.Change(batch) ? BatchView.Of(batch) : null);
-    }
-
-    private static IResult Delete(Guid id, Batches batches, TimeProvider clock) => Common.Done(batches.Delete(id, clock.GetUtcNow()));
+    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Batches batches, TimeProvider clock) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? Conditions.Deleted(batches.Delete(id, clock.GetUtcNow(), meant), BatchView.Of, b => b.Version);
 
     private static IResult Restore(Guid id, Batches batches) => Common.Done(batches.Restore(id));
 

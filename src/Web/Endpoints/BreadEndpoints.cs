@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
 
@@ -8,17 +9,17 @@ public static class BreadEndpoints
     public static void MapBreads(this RouteGroupBuilder breads)
     {
         breads.MapGet("", All).WithName("breads");
-        breads.MapPost("", Add).WithName("addBread").Produces<BreadView>(201);
+        breads.MapPost("", Add).WithName("addBread").CountsOnce<BreadView>();
         breads.MapGet("{id:guid}", Find).WithName("bread").Produces<BreadView>();
-        breads.MapPut("{id:guid}", Change).WithName("changeBread").Produces<BreadView>();
-        breads.MapDelete("{id:guid}", Delete).WithName("deleteBread").Produces(204);
+        breads.MapPut("{id:guid}", Change).WithName("changeBread").Produces<BreadView>().WantsVersion<BreadView>();
+        breads.MapDelete("{id:guid}", Delete).WithName("deleteBread").Produces(204).WantsVersion<BreadView>();
         breads.MapPost("{id:guid}/restore", Restore).WithName("restoreBread").Produces(204).WithSummary("Takes a delete back.");
     }
 
     private static IEnumerable<BreadView> All(Breads breads, Larder larder) => breads.All().Select(b => BreadView.Of(b, larder));
 
     private static IResult Find(Guid id, Breads breads, Larder larder) =>
-        Common.Found(breads.Find(id) is { } b ? BreadView.Of(b, larder) : null);
+        breads.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BreadView.Of(b, larder)), b.Version) : Results.NotFound();
 
     private static IResult Add(BreadBody body, Breads breads, Larder larder, TimeProvider clock)
     {
@@ -27,23 +28,19 @@ public static class BreadEndpoints
             return problem;
         }
 
-        var bread = ToBread(Guid.CreateVersion7(), body, clock);
-        breads.Add(bread);
-        return Results.Created($"/api/breads/{bread.Id}", BreadView.Of(bread, larder));
+        var bread = ToBread(body.Id ?? Guid.CreateVersion7(), body, clock);
+        return breads.Add(bread)
+            ? Conditions.Tagged(Results.Created($"/api/breads/{bread.Id}", BreadView.Of(bread, larder)), bread.Version)
+            : Conditions.Again(breads.Find(bread.Id), bread.Version, b => BreadView.Of(b, larder), b => b.Version);
     }
 
-    private static IResult Change(Guid id, BreadBody body, Breads breads, Larder larder, TimeProvider clock)
-    {
-        if (Problems.From(Check(body, larder)) is { } problem)
-        {
-            return problem;
-        }
+    private static IResult Change(Guid id, BreadBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, Larder larder, TimeProvider clock) =>
+        Conditions.Refuse(ifMatch, out var meant)
+        ?? Problems.From(Check(body, larder))
+        ?? Conditions.Changed(breads.Change(ToBread(id, body, clock), meant), b => BreadView.Of(b, larder), b => b.Version);
 
-        var bread = ToBread(id, body, clock);
-        return Common.Found(breads.Change(bread) ? BreadView.Of(bread, larder) : null);
-    }
-
-    private static IResult Delete(Guid id, Breads breads, TimeProvider clock) => Common.Done(breads.Delete(id, clock.GetUtcNow()));
+    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, Larder larder, TimeProvider clock) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? Conditions.Deleted(breads.Delete(id, clock.GetUtcNow(), meant), b => BreadView.Of(b, larder), b => b.Version);
 
     private static IResult Restore(Guid id, Breads breads) => Common.Done(breads.Restore(id));
 

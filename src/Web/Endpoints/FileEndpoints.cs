@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
+using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -36,7 +37,7 @@ public static class FileEndpoints
             .Produces<FileStep>(200, "application/x-ndjson")
             .WithMetadata(new RequestSizeLimitAttribute(MostFileBytes))
             .WithSummary("Reads such a document and says what it would change; one line of JSON a step. Nothing is kept yet.");
-        files.MapPost("{id:guid}/take", Take).WithName("takeKitchenFile").Produces<RestoredView>().WithSummary("Takes in what was read, whole or not at all; how it is now is backed up first.");
+        files.MapPost("{id:guid}/take", Take).Tells(Place.Kitchen).WithName("takeKitchenFile").Produces<RestoredView>().WithSummary("Takes in what was read, whole or not at all; how it is now is backed up first.");
         files.MapPost("balls", Balls).WithName("readBalls").Accepts<byte[]>("text/csv").Produces<BallsView>().WithMetadata(new RequestSizeLimitAttribute(Problems.MostFileBytes))
             .WithSummary("Weighed balls from a file, in the order of their numbers; keeps nothing.");
         files.MapDelete("{id:guid}", Leave).WithName("leaveKitchenFile").Produces(204);

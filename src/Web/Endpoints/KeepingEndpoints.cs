@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
+using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -27,7 +28,7 @@ public static class KeepingEndpoints
             .WithSummary("Takes in a backup from elsewhere, once it is found sound.");
         keeping.MapGet("backups/{name}", Find).WithName("backup").Produces(200, contentType: "application/vnd.sqlite3");
         keeping.MapGet("backups/{name}/preview", Preview).WithName("previewBackup").Produces<RestorePreview>().WithSummary("What a restore would change.");
-        keeping.MapPost("backups/{name}/restore", Restore).WithName("restoreBackup").Produces<RestoredView>().WithSummary("Makes the kitchen what it was then, whole or not at all; how it is now is backed up first.");
+        keeping.MapPost("backups/{name}/restore", Restore).Tells(Place.Kitchen).WithName("restoreBackup").Produces<RestoredView>().WithSummary("Makes the kitchen what it was then, whole or not at all; how it is now is backed up first.");
     }
 
     private static KeepingView All(Backups backups, Trash trash) => new(backups.All(), trash.All(), Backups.Kept, Trash.Days);

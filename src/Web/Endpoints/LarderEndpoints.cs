@@ -25,6 +25,9 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="FoldSchools">Ids of the fold programs to compare by.</param>
 /// <param name="MostCompared">Programs side by side.</param>
 /// <param name="ItemLimits">For each number of a line of the larder, its range.</param>
+/// <param name="ItemVersions">By the line's id, its ETag, for If-Match.</param>
+/// <param name="VesselVersions">By the vessel's id.</param>
+/// <param name="UnitsVersion">Of the units.</param>
 public sealed record LarderView(
     IReadOnlyCollection<Ingredient> Ingredients,
     IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds,
@@ -47,7 +50,10 @@ public sealed record LarderView(
     int MostFillingSteps,
     IReadOnlyList<School> Schools,
     IReadOnlyList<Vessel> Vessels,
-    Units Units);
+    Units Units,
+    IReadOnlyDictionary<string, string> ItemVersions,
+    IReadOnlyDictionary<string, string> VesselVersions,
+    string UnitsVersion);
 
 /// <summary>What a larder file would do, or did.</summary>
 /// <param name="Taken">True when it was taken whole.</param>
@@ -58,10 +64,10 @@ public static class LarderEndpoints
     public static void MapLarder(this RouteGroupBuilder larder)
     {
         larder.MapGet("", All).WithName("larder").WithSummary("What there is, where it can go and in what range.");
-        larder.MapPut("units", ChangeUnits).WithName("changeUnits").Produces<Units>();
-        larder.MapPost("items", Add).WithName("addItem").Produces<Ingredient>(201);
-        larder.MapPut("items/{id}", Change).WithName("changeItem").Produces<Ingredient>().WithSummary("Puts a shipped line right, or changes an own one.");
-        larder.MapDelete("items/{id}", Delete).WithName("deleteItem").Produces(204).WithSummary("An own line goes; a shipped one gets its shipped values back.");
+        larder.MapPut("units", ChangeUnits).WithName("changeUnits").Produces<Units>().WantsVersion<Units>();
+        larder.MapPost("items", Add).WithName("addItem").CountsOnce<Ingredient>().WithSummary("A new line; with a GUID as its id the same sent again counts once. The id it gets is made of its name.");
+        larder.MapPut("items/{id}", Change).WithName("changeItem").Produces<Ingredient>().WantsVersion<Ingredient>().WithSummary("Puts a shipped line right, or changes an own one.");
+        larder.MapDelete("items/{id}", Delete).WithName("deleteItem").Produces(204).WantsVersion<Ingredient>().WithSummary("An own line goes; a shipped one gets its shipped values back.");
         larder.MapPost("items/{id}/restore", Restore).WithName("restoreItem").Produces(204).WithSummary("Takes a delete back.");
         larder.MapGet("export", Export).WithName("exportLarder").Produces(200, contentType: "text/csv");
         larder.MapPost("import", Import)
@@ -72,9 +78,9 @@ public static class LarderEndpoints
             .WithSummary("Reads a larder file. Without take=true it only says what would happen; with it, all lines are taken or none.");
     }
 
-    private static LarderView All(KitchenLarder kitchen, Pantry pantry) => ViewOf(kitchen.Now, pantry);
+    private static LarderView All(KitchenLarder kitchen, Pantry pantry) => kitchen.Alone(() => ViewOf(kitchen.Now, kitchen.Versions, pantry.Units()));
 
-    private static LarderView ViewOf(Larder larder, Pantry pantry) => new(
+    private static LarderView ViewOf(Larder larder, IReadOnlyDictionary<string, string> versions, Units units) => new(
         larder.All,
         SpecPlaces.Kinds,
         SpecPlaces.Limits,
@@ -96,44 +102,77 @@ public static class LarderEndpoints
         FillingCheck.MostSteps,
         Schools.All,
         larder.Measuring.Own,
-        pantry.Units());
+        units,
+        versions,
+        larder.Measuring.Own.ToDictionary(v => v.Id, Versions.Of),
+        Versions.Of(units));
 
-    private static IResult ChangeUnits(Units body, KitchenLarder kitchen)
+    private static IResult ChangeUnits(Units body, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen, Pantry pantry)
     {
+        if (Conditions.Refuse(ifMatch, out var meant) is { } unsaid)
+        {
+            return unsaid;
+        }
+
         if (Problems.From([.. Common.CheckText("coin", body.Coin, 0, Units.LongestCoin)]) is { } problem)
         {
             return problem;
         }
 
-        kitchen.Change((pantry, _) => pantry.Keep(body));
-        return Results.Ok(body);
+        return kitchen.Alone(() =>
+        {
+            var stands = pantry.Units();
+            if (meant.For(Versions.Of(stands)))
+            {
+                kitchen.Change((p, _) => p.Keep(body));
+                return Conditions.Tagged(Results.Ok(body), Versions.Of(body));
+            }
+
+            return Conditions.Stale(stands, Versions.Of(stands));
+        });
     }
 
     // The id is the path's or made from the name, and where it comes from is the kitchen's to say.
-    private static IResult Add(Ingredient body, KitchenLarder kitchen)
+    private static IResult Add(Ingredient body, KitchenLarder kitchen) => kitchen.Alone(() =>
     {
-        var id = ItemIds.New(body.Name, taken => kitchen.Now.TryGet(taken, out _));
-        return Keep(id, body, kitchen) ?? Results.Created($"/api/larder/items/{id}", kitchen.Now[id]);
-    }
+        if (!Guid.TryParse(body.Id, out var sent))
+        {
+            return Keep(ItemIds.New(body.Name, taken => kitchen.Now.TryGet(taken, out _)), body, kitchen);
+        }
 
-    private static IResult Change(string id, Ingredient body, KitchenLarder kitchen) =>
-        kitchen.Now.TryGet(id, out var there) && there!.Origin != Origin.Gone
-            ? Keep(id, body, kitchen) ?? Results.Ok(kitchen.Now[id])
-            : Results.NotFound();
+        var id = ItemIds.From(body.Name, sent);
+        return kitchen.Now.TryGet(id, out var there)
+            ? Conditions.Again(there!.Origin == Origin.Gone ? null : there, Versions.Of(Item(id, body, kitchen.Now)), i => i, Versions.Of)
+            : Keep(id, body, kitchen);
+    });
 
-    private static IResult? Keep(string id, Ingredient body, KitchenLarder kitchen)
+    private static IResult Change(string id, Ingredient body, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
+            !kitchen.Now.TryGet(id, out var there) || there!.Origin == Origin.Gone ? Results.NotFound()
+            : meant.For(Versions.Of(there)) ? Keep(id, body, kitchen, added: false)
+            : Conditions.Stale(there, Versions.Of(there)));
+
+    private static IResult Keep(string id, Ingredient body, KitchenLarder kitchen, bool added = true)
     {
-        var item = kitchen.Now.Settled(body with { Id = id, Name = body.Name.Trim(), Note = body.Note.Trim(), Allergens = [.. body.Allergens.Distinct()], Origin = Origin.Own });
+        var item = Item(id, body, kitchen.Now);
         if (Problems.From(IngredientCheck.Check(item, kitchen.Now)) is { } problem)
         {
             return problem;
         }
 
         kitchen.Change((pantry, at) => pantry.Keep([item], at));
-        return null;
+        var now = kitchen.Now[id];
+        return Conditions.Tagged(added ? Results.Created($"/api/larder/items/{id}", now) : Results.Ok(now), Versions.Of(now));
     }
 
-    private static IResult Delete(string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((pantry, at) => pantry.Delete(id, at)));
+    private static Ingredient Item(string id, Ingredient body, Larder larder) =>
+        larder.Settled(body with { Id = id, Name = body.Name.Trim(), Note = body.Note.Trim(), Allergens = [.. body.Allergens.Distinct()], Origin = Origin.Own });
+
+    private static IResult Delete(string id, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
+            !kitchen.Now.TryGet(id, out var there) ? Results.NotFound()
+            : meant.For(Versions.Of(there!)) ? Common.Done(kitchen.Change((pantry, at) => pantry.Delete(id, at)))
+            : Conditions.Stale(there!, Versions.Of(there!)));
 
     private static IResult Restore(string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((pantry, _) => pantry.Restore(id)));
 

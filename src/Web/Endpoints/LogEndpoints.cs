@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
+using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -28,16 +29,16 @@ public static class LogEndpoints
     public static void MapLog(this RouteGroupBuilder log)
     {
         log.MapGet("", Page).WithName("log").Produces<LogPageView>().WithSummary("A page of cookings, newest first: by words in name and note, bread, flour or fault.");
-        log.MapPost("", Add).WithName("addLogEntry").Produces<LogView>(201);
+        log.MapPost("", Add).WithName("addLogEntry").CountsOnce<LogView>();
         log.MapGet("compare", Compare).WithName("compareCookings").Produces<ComparedView>().WithSummary("Two to four cookings figure by figure, what matters on top.");
         log.MapGet("trends", Trends).WithName("trends");
         log.MapGet("export", Export).WithName("exportLog").Produces(200, contentType: "text/csv");
         log.MapPost("import", Import).WithName("importLog").Accepts<byte[]>("text/csv").Produces<ImportView>().WithMetadata(new RequestSizeLimitAttribute(Problems.MostFileBytes))
             .WithSummary("Reads a log file and says what it would change; with take it is kept, all of it or nothing.");
-        log.MapPost("explain", Explain).WithName("explainFaults").Produces<IReadOnlyList<Complaint>>().WithSummary("What in a cooking's own figures explains its faults, the likeliest first.");
+        log.MapPost("explain", Explain).Tells(null).WithName("explainFaults").Produces<IReadOnlyList<Complaint>>().WithSummary("What in a cooking's own figures explains its faults, the likeliest first.");
         log.MapGet("{id:guid}", Find).WithName("logEntry").Produces<LogView>();
-        log.MapPut("{id:guid}", Change).WithName("changeLogEntry").Produces<LogView>();
-        log.MapDelete("{id:guid}", Delete).WithName("deleteLogEntry").Produces(204);
+        log.MapPut("{id:guid}", Change).WithName("changeLogEntry").Produces<LogView>().WantsVersion<LogView>();
+        log.MapDelete("{id:guid}", Delete).WithName("deleteLogEntry").Produces(204).WantsVersion<LogView>();
         log.MapPost("{id:guid}/restore", Restore).WithName("restoreLogEntry").Produces(204).WithSummary("Takes a delete back.");
     }
 
@@ -71,7 +72,7 @@ public static class LogEndpoints
         : null;
 
     private static IResult Find(Guid id, Logbook log, Larder larder) =>
-        Common.Found(log.Find(id) is { } entry ? LogView.Of(entry, larder) : null);
+        log.Find(id) is { } entry ? Conditions.Tagged(Results.Ok(LogView.Of(entry, larder)), entry.Version) : Results.NotFound();
 
     // The entry keeps the spec the batch has now, and what was planned: what is changed later does not change the record.
     private static IResult Add(LogBody body, Logbook log, Batches batches, Photos photos, KitchenLarder kitchen, TimeProvider clock)
@@ -91,17 +92,19 @@ public static class LogEndpoints
         var larder = kitchen.Taught;
         var planned = SpecCheck.Check(batch!.Spec, larder).Count == 0 ? Planned.Before(batch.Spec, larder) : null;
         var entry = new LogEntry(
-            Guid.CreateVersion7(), body.BatchId, batch.Spec, body.CookedAt, body.Outcome, clock.GetUtcNow(), batch.Name, batch.BreadId, planned, body.PhotoId);
-        kitchen.Learn(() =>
-        {
-            log.Add(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now));
-            return true;
-        });
-        return Results.Created($"/api/log/{entry.Id}", LogView.Of(entry, larder));
+            body.Id ?? Guid.CreateVersion7(), body.BatchId, batch.Spec, body.CookedAt, body.Outcome, clock.GetUtcNow(), batch.Name, batch.BreadId, planned, body.PhotoId);
+        return kitchen.Learn(() => log.Add(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now)))
+            ? Conditions.Tagged(Results.Created($"/api/log/{entry.Id}", LogView.Of(entry, larder)), entry.Version)
+            : Conditions.Again(log.Find(entry.Id), entry.Version, e => LogView.Of(e, larder), e => e.Version);
     }
 
-    private static IResult Change(Guid id, LogBody body, Logbook log, Photos photos, KitchenLarder kitchen, TimeProvider clock)
+    private static IResult Change(Guid id, LogBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Logbook log, Photos photos, KitchenLarder kitchen, TimeProvider clock)
     {
+        if (Conditions.Refuse(ifMatch, out var meant) is { } unsaid)
+        {
+            return unsaid;
+        }
+
         if (Problems.From(Check(body, photos)) is { } problem)
         {
             return problem;
@@ -113,12 +116,13 @@ public static class LogEndpoints
         }
 
         var entry = before with { CookedAt = body.CookedAt, Outcome = body.Outcome, PhotoId = body.PhotoId, ChangedAt = clock.GetUtcNow() };
-        var changed = kitchen.Learn(() => log.Change(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now)));
-        return Common.Found(changed ? LogView.Of(entry, kitchen.Taught) : null);
+        var kept = kitchen.Learn(() => log.Change(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now), meant));
+        return Conditions.Changed(kept, e => LogView.Of(e, kitchen.Taught), e => e.Version);
     }
 
-    private static IResult Delete(Guid id, Logbook log, KitchenLarder kitchen, TimeProvider clock) =>
-        Common.Done(kitchen.Learn(() => log.Delete(id, clock.GetUtcNow())));
+    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Logbook log, KitchenLarder kitchen, TimeProvider clock) =>
+        Conditions.Refuse(ifMatch, out var meant)
+        ?? Conditions.Deleted(kitchen.Learn(() => log.Delete(id, clock.GetUtcNow(), meant)), e => LogView.Of(e, kitchen.Taught), e => e.Version);
 
     private static IResult Restore(Guid id, Logbook log, KitchenLarder kitchen) => Common.Done(kitchen.Learn(() => log.Restore(id)));
 

@@ -1,5 +1,6 @@
 using Ystrata.Core;
 using Ystrata.Store;
+using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -10,7 +11,8 @@ public sealed record PansBody(BatchSpec Spec, IReadOnlyList<Cookware> Pans);
 /// <param name="Seed">Which round; the same seed is the same pan, bread and flame.</param>
 /// <param name="Turns">Seconds after laying, in order.</param>
 /// <param name="Lift">When it was lifted; nothing while it lies.</param>
-public sealed record PracticeBody(int Seed, IReadOnlyList<int> Turns, int? Lift = null);
+/// <param name="Id">Of a finished round: an id from whoever played it, so that it is kept once.</param>
+public sealed record PracticeBody(int Seed, IReadOnlyList<int> Turns, int? Lift = null, Guid? Id = null);
 
 public static class PanEndpoints
 {
@@ -24,7 +26,7 @@ public static class PanEndpoints
     public static void MapPractice(this RouteGroupBuilder practice)
     {
         practice.MapPost("", Play).WithName("practise").Produces<PracticePlay>().WithSummary("A round of practice as far as it has gone; keeps nothing.");
-        practice.MapPost("scores", Keep).WithName("keepPractice").Produces<PracticeScore>(201).WithSummary("Works a finished round out and keeps its score.");
+        practice.MapPost("scores", Keep).Tells(Place.Practice).WithName("keepPractice").Produces<PracticeScore>(201).Produces<PracticeScore>().WithSummary("Works a finished round out and keeps its score.");
         practice.MapGet("scores", (PracticeScores scores) => scores.Newest()).WithName("practiceScores").Produces<IReadOnlyList<PracticeScore>>();
     }
 
@@ -57,9 +59,9 @@ public static class PanEndpoints
         }
 
         var end = Practice.Play(body.Seed, body.Turns, body.Lift).End!;
-        var score = new PracticeScore(Guid.CreateVersion7(), body.Seed, clock.GetUtcNow(), end.Score, body.Turns, body.Lift!.Value);
-        scores.Add(score);
-        return Results.Created($"/api/practice/scores/{score.Id}", score);
+        var score = new PracticeScore(body.Id ?? Guid.CreateVersion7(), body.Seed, clock.GetUtcNow(), end.Score, body.Turns, body.Lift!.Value);
+        // A score is never changed: one by this id is this one, sent again.
+        return scores.Add(score) ? Results.Created($"/api/practice/scores/{score.Id}", score) : Results.Ok(score);
     }
 
     private static IEnumerable<Refusal> Refused(PracticeBody body)

@@ -15,12 +15,13 @@ public static class PhotoEndpoints
             .WithName("addPhoto")
             .Accepts<byte[]>("image/png", "image/jpeg", "image/webp")
             .Produces<PhotoView>(201)
+            .Produces<PhotoView>()
             .WithMetadata(new RequestSizeLimitAttribute(PhotoFile.MostBytes))
-            .WithSummary("A PNG, JPEG or WebP, made anew without anything the camera wrote into it.");
+            .WithSummary("A PNG, JPEG or WebP, made anew without anything the camera wrote into it; with an id from whoever sends it, the same sent twice counts once.");
         photos.MapGet("{id:guid}", Find).WithName("photo").Produces(200, contentType: "image/webp");
     }
 
-    private static async Task<IResult> Add(HttpRequest request, Photos photos, TimeProvider clock)
+    private static async Task<IResult> Add(HttpRequest request, Photos photos, TimeProvider clock, Guid? id = null)
     {
         if (request.ContentLength > PhotoFile.MostBytes)
         {
@@ -34,9 +35,9 @@ public static class PhotoEndpoints
             return Problems.From([new("photo", RefusalCode.NotAPhoto)])!;
         }
 
-        var photo = new Photo(Guid.CreateVersion7(), PhotoFile.Kind, body, small, clock.GetUtcNow());
-        photos.Add(photo);
-        return Results.Created($"/api/photos/{photo.Id}", new PhotoView(photo.Id));
+        // Nobody changes a photo: one by this id is this one, sent again.
+        var photo = new Photo(id ?? Guid.CreateVersion7(), PhotoFile.Kind, body, small, clock.GetUtcNow());
+        return photos.Add(photo) ? Results.Created($"/api/photos/{photo.Id}", new PhotoView(photo.Id)) : Results.Ok(new PhotoView(photo.Id));
     }
 
     private static IResult Find(Guid id, Photos photos, bool small = false) =>

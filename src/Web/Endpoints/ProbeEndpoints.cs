@@ -20,12 +20,6 @@ public static class ProbeEndpoints
     public static void MapProbe(this RouteGroupBuilder probe)
     {
         probe.MapGet("", View).WithName("probe");
-        probe.MapGet("readings", (IPanProbe p, HttpContext http, IHostApplicationLifetime life, CancellationToken gone) =>
-            {
-                http.EndsWithServer(life);
-                return TypedResults.ServerSentEvents(p.Readings(gone));
-            })
-            .WithName("probeReadings").WithSummary("Readings as server-sent events, four a second.");
         probe.MapPost("stand-in", Play).WithName("playProbe").Produces<ProbeView>().WithSummary("Changes the stand-in's flame or pan, lays a bread, lifts it, pulls its plug.");
     }
 

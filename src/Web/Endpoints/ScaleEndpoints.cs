@@ -1,6 +1,6 @@
-using System.Runtime.CompilerServices;
 using Ystrata.Core;
 using Ystrata.Instruments;
+using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -26,23 +26,8 @@ public static class ScaleEndpoints
     public static void MapScale(this RouteGroupBuilder scale)
     {
         scale.MapGet("", (IScale s) => new ScaleView(s is SimulatedScale, s.Tares)).WithName("scale");
-        scale.MapGet("readings", (IScale s, HttpContext http, IHostApplicationLifetime life, CancellationToken gone) =>
-            {
-                http.EndsWithServer(life);
-                return TypedResults.ServerSentEvents(Readings(s, gone));
-            })
-            .WithName("scaleReadings").WithSummary("Readings as server-sent events, ten a second.");
         scale.MapPost("tare", Tare).WithName("tareScale").Produces(204);
         scale.MapPost("stand-in", Play).WithName("playScale").Produces(204).WithSummary("Puts something on the stand-in, takes it off, pulls its plug.");
-    }
-
-    private static async IAsyncEnumerable<ScaleReading> Readings(IScale scale, [EnumeratorCancellation] CancellationToken gone)
-    {
-        var watch = new WeighWatch();
-        await foreach (var reading in scale.Readings(gone))
-        {
-            yield return new(reading.State, reading.Mass, reading.Steady, watch.Take(reading));
-        }
     }
 
     private static IResult Tare(IScale scale)
@@ -56,7 +41,7 @@ public static class ScaleEndpoints
         return Results.NoContent();
     }
 
-    private static IResult Play(StandInBody body, IScale scale)
+    private static IResult Play(StandInBody body, IScale scale, ScaleFeed feed)
     {
         if (scale is not SimulatedScale standIn)
         {
@@ -71,6 +56,7 @@ public static class ScaleEndpoints
         if (body.Anew is true)
         {
             standIn.Anew();
+            feed.Anew();
         }
 
         if (body.Load is { } load)

@@ -1,11 +1,13 @@
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
+using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
 
 /// <param name="BatchId">What is cooked, with what its clock has beside it.</param>
-public sealed record BeginBody(Guid BatchId);
+/// <param name="Id">An id from whoever begins it, so that the same request sent twice begins one service.</param>
+public sealed record BeginBody(Guid BatchId, Guid? Id = null);
 
 /// <summary>One press. Which figures are told depends on the act; see <see cref="StoveEvent"/>.</summary>
 /// <param name="Id">Made by the screen that was pressed: sent twice it counts once.</param>
@@ -28,15 +30,15 @@ public sealed class StoveProblem : ProblemDetails
 
 public static class ServiceEndpoints
 {
-    private const double MostAgo = 3600;
+    /// <summary>A press that waited for longer than a day belongs to no service that still runs.</summary>
+    private const double MostAgo = 24 * 3600;
 
     public static void MapServices(this RouteGroupBuilder services)
     {
         services.MapGet("", Open).WithName("services").WithSummary("The services that run, newest first.");
-        services.MapPost("", Begin).WithName("beginService").Produces<ServiceView>(201).WithSummary("Begins a batch at the stove, now.");
+        services.MapPost("", Begin).WithName("beginService").Produces<ServiceView>(201).Produces<ServiceView>().WithSummary("Begins a batch at the stove, now.");
         services.MapGet("{id:guid}", View).WithName("service").Produces<ServiceView>();
-        services.MapGet("{id:guid}/stream", Stream).WithName("serviceStream").WithSummary("The whole state as server-sent events: at once, after every press and every few seconds.");
-        services.MapPost("{id:guid}/events", Press).WithName("pressService").Produces<Pressed>().Produces<StoveProblem>(409, "application/problem+json")
+        services.MapPost("{id:guid}/events", Press).Tells(null).WithName("pressService").Produces<Pressed>().Produces<StoveProblem>(409, "application/problem+json")
             .WithSummary("One press: laid, turned, lifted, done, dropped, undone. Durable when answered.");
     }
 
@@ -60,25 +62,14 @@ public static class ServiceEndpoints
         var now = time.GetUtcNow();
         // A table that has gone by, or that is counted forwards to, is where the work will end.
         var table = clock.By == ClockBy.Table && batch.MadeFor > now ? batch.MadeFor : clocks.View(breads, clock with { By = ClockBy.Soonest }, now).Table;
-        var service = services.Begin(new(
-            Guid.CreateVersion7(), batch.Id, batch.Name, new(clocks.Counted(breads), clock, new(Math.Round(Math.Min((table - now).TotalSeconds, Service.LongestAhead)))), now, null));
-        return Results.Created($"/api/services/{service.Id}", service.View());
+        var (service, begun) = services.Begin(new(
+            body.Id ?? Guid.CreateVersion7(), batch.Id, batch.Name, new(clocks.Counted(breads), clock, new(Math.Round(Math.Min((table - now).TotalSeconds, Service.LongestAhead)))), now, null));
+        return begun ? Results.Created($"/api/services/{service.Id}", service.View()) : Results.Ok(service.View());
     }
 
     private static IResult View(Guid id, RunningServices services) => Common.Found(services.Find(id)?.View());
 
-    private static IResult Stream(Guid id, RunningServices services, HttpContext http, IHostApplicationLifetime life, CancellationToken gone)
-    {
-        if (services.Find(id) is not { } service)
-        {
-            return Results.NotFound();
-        }
-
-        http.EndsWithServer(life);
-        return TypedResults.ServerSentEvents(service.Watch(gone));
-    }
-
-    private static IResult Press(Guid id, PressBody body, RunningServices services)
+    private static IResult Press(Guid id, PressBody body, RunningServices services, Changes changes)
     {
         if (services.Find(id) is not { } service)
         {
@@ -91,6 +82,12 @@ public static class ServiceEndpoints
         }
 
         var (answer, view) = services.Press(service, new(body.Id, default, body.Act, body.Pan, body.Place, body.Bread, body.Number, body.Work, body.Value, body.Undoes), body.Ago ?? default);
+        // Which services run is seen in lists too.
+        if (answer.Counted && body.Act is StoveAct.End or StoveAct.Undo)
+        {
+            changes.Say(new(Place.Services, id.ToString()));
+        }
+
         return answer.Refusal is { } why
             ? Results.Json(new StoveProblem { Status = 409, Title = "Not counted", Detail = Say(why), Code = why }, contentType: "application/problem+json", statusCode: 409)
             : Results.Ok(new Pressed(answer.Counted, view));

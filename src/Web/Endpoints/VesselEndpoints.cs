@@ -1,9 +1,12 @@
+using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
+using Ystrata.Store;
 
 namespace Ystrata.Web.Endpoints;
 
 /// <summary>A vessel by one weighing: what it held, and what that weighed.</summary>
-public sealed record VesselBody(string Name, string Item, PowderFill Fill, Grams Mass);
+/// <param name="Id">For a new one: an id from whoever sends it, so that the same request sent twice makes one vessel.</param>
+public sealed record VesselBody(string Name, string Item, PowderFill Fill, Grams Mass, Guid? Id = null);
 
 /// <param name="Ounces">What a bare number means here: ounces, or grams.</param>
 public sealed record MeasureBody(string Text, string Item, bool Ounces = false);
@@ -18,9 +21,9 @@ public static class VesselEndpoints
 
     public static void MapVessels(this RouteGroupBuilder vessels)
     {
-        vessels.MapPost("", Add).WithName("addVessel").Produces<Vessel>(201).WithSummary("A cup, glass, ladle or handful of the cook's own, from one weighing.");
-        vessels.MapPut("{id}", Change).WithName("changeVessel").Produces<Vessel>();
-        vessels.MapDelete("{id}", (string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((p, at) => p.DeleteVessel(id, at)))).WithName("deleteVessel").Produces(204);
+        vessels.MapPost("", Add).WithName("addVessel").CountsOnce<Vessel>().WithSummary("A cup, glass, ladle or handful of the cook's own, from one weighing.");
+        vessels.MapPut("{id}", Change).WithName("changeVessel").Produces<Vessel>().WantsVersion<Vessel>();
+        vessels.MapDelete("{id}", Delete).WithName("deleteVessel").Produces(204).WantsVersion<Vessel>();
         vessels.MapPost("{id}/restore", (string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((p, _) => p.RestoreVessel(id)))).WithName("restoreVessel").Produces(204);
     }
 
@@ -32,10 +35,11 @@ public static class VesselEndpoints
         : larder.TryGet(body.Item, out var item) ? AmountReader.Read(body.Text, item!, larder.Measuring, body.Ounces)
         : new(null, AmountTrouble.NotRead, body.Item);
 
-    private static IResult Add(VesselBody body, KitchenLarder kitchen)
+    private static IResult Add(VesselBody body, KitchenLarder kitchen) => kitchen.Alone(() =>
     {
-        var vessel = ToVessel(Guid.CreateVersion7().ToString("N"), body, kitchen.Now, out var refusals);
-        if (kitchen.Now.Measuring.Own.Count >= MostVessels)
+        var vessel = ToVessel((body.Id ?? Guid.CreateVersion7()).ToString("N"), body, kitchen.Now, out var refusals);
+        var there = kitchen.Now.Measuring.Own.FirstOrDefault(v => v.Id == vessel.Id);
+        if (there is null && kitchen.Now.Measuring.Own.Count >= MostVessels)
         {
             refusals.Add(new("name", RefusalCode.TooMany, MostVessels + 1, 0, MostVessels));
         }
@@ -45,26 +49,43 @@ public static class VesselEndpoints
             return problem;
         }
 
-        kitchen.Change((p, at) => p.Keep(vessel, at));
-        return Results.Created($"/api/vessels/{vessel.Id}", vessel);
-    }
-
-    private static IResult Change(string id, VesselBody body, KitchenLarder kitchen)
-    {
-        if (kitchen.Now.Measuring.Own.All(v => v.Id != id))
+        if (there is not null)
         {
-            return Results.NotFound();
-        }
-
-        var vessel = ToVessel(id, body, kitchen.Now, out var refusals);
-        if (Problems.From(refusals) is { } problem)
-        {
-            return problem;
+            return Conditions.Again(there, Versions.Of(vessel), v => v, Versions.Of);
         }
 
         kitchen.Change((p, at) => p.Keep(vessel, at));
-        return Results.Ok(vessel);
-    }
+        return Conditions.Tagged(Results.Created($"/api/vessels/{vessel.Id}", vessel), Versions.Of(vessel));
+    });
+
+    private static IResult Change(string id, VesselBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
+        {
+            if (kitchen.Now.Measuring.Own.FirstOrDefault(v => v.Id == id) is not { } there)
+            {
+                return Results.NotFound();
+            }
+
+            if (!meant.For(Versions.Of(there)))
+            {
+                return Conditions.Stale(there, Versions.Of(there));
+            }
+
+            var vessel = ToVessel(id, body, kitchen.Now, out var refusals);
+            if (Problems.From(refusals) is { } problem)
+            {
+                return problem;
+            }
+
+            kitchen.Change((p, at) => p.Keep(vessel, at));
+            return Conditions.Tagged(Results.Ok(vessel), Versions.Of(vessel));
+        });
+
+    private static IResult Delete(string id, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
+            kitchen.Now.Measuring.Own.FirstOrDefault(v => v.Id == id) is not { } there ? Results.NotFound()
+            : meant.For(Versions.Of(there)) ? Common.Done(kitchen.Change((p, at) => p.DeleteVessel(id, at)))
+            : Conditions.Stale(there, Versions.Of(there)));
 
     private static Vessel ToVessel(string id, VesselBody body, Larder larder, out List<Refusal> refusals)
     {

@@ -13,6 +13,14 @@ public static class ItemIds
     /// <summary>An id made from a name; one without any plain letter gets a number.</summary>
     public static string From(string name) => Plain(name) is { Length: > 0 } plain ? $"own-{plain}" : $"own-{Guid.CreateVersion7():N}";
 
+    /// <summary>An id made from a name that is always the same for the same request.</summary>
+    /// <param name="sent">The request's own id.</param>
+    public static string From(string name, Guid sent)
+    {
+        var id = From(name);
+        return $"{(Plain(name).Length == 0 ? "own" : id[..Math.Min(id.Length, Longest - 9)])}-{sent.ToString("N")[..8]}";
+    }
+
     /// <summary>What a file with something of that name in it is called.</summary>
     public static string FileName(string name) => Plain(name) is { Length: > 0 } plain ? $"ystrata-{plain}" : "ystrata-bread";
 

@@ -1,10 +1,18 @@
 <script lang="ts">
   import Router, { router } from "svelte-spa-router";
   import wrap from "svelte-spa-router/wrap";
+  import { changes } from "./api/changes.svelte";
   import { larder } from "./api/larder.svelte";
+  import type { Changed } from "./api/types";
+  import { batch } from "./bench/bench.svelte";
   import { keepers } from "./bench/keeper.svelte";
   import { places, takeKey } from "./keys";
+  import X from "@lucide/svelte/icons/x";
+  import { untrack } from "svelte";
+  import { live } from "./live/live.svelte";
   import { m } from "./paraglide/messages";
+  import ChangedElsewhere from "./parts/ChangedElsewhere.svelte";
+  import Trouble from "./parts/Trouble.svelte";
   import Keys from "./parts/Keys.svelte";
   import Shelf from "./places/Shelf.svelte";
   import { viewOf } from "./words/units";
@@ -38,8 +46,23 @@
   // A running service has the whole screen.
   const atStove = $derived(/^\/stove\/./.test(router.location));
   const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
-  const ready = larder.fetch();
-  keepers.bringBack();
+  void larder.fetch();
+  // What other screens change is told to whoever shows it.
+  live.begin();
+  live.on<Changed>("changed", ({ what, id, version }) => {
+    changes.tell(what);
+    if (what === "batches" || what === "kitchen") keepers.heard(what === "kitchen" ? null : (id ?? null), version ?? null);
+  });
+  // First what lies on the bench: what was left by pages that are gone has waited already.
+  const AFTER_THE_FIRST_MS = 300;
+  setTimeout(() => keepers.bringBack(), AFTER_THE_FIRST_MS);
+  let first = true;
+  $effect(() => {
+    void changes.of("larder");
+    void changes.of("learned");
+    if (!first) untrack(() => void larder.fetch().then(() => batch.again()));
+    first = false;
+  });
 </script>
 
 <svelte:window onkeydown={(e) => takeKey(e, () => (keysOpen = true))} />
@@ -81,20 +104,31 @@
     </button>
   </header>
   <main class="min-h-0 flex-1">
-    {#await ready then}
+    {#if larder.view}
       <Router {routes} />
-    {:catch}
-      <p class="p-8">{m.no_answer()}</p>
-    {/await}
+    {:else if larder.trouble}
+      <div class="p-5"><Trouble trouble={larder.trouble} again={() => larder.fetch()} /></div>
+    {/if}
   </main>
 </div>
 
 <Keys bind:open={keysOpen} />
+<ChangedElsewhere />
 
 <div class="pointer-events-none fixed inset-x-0 bottom-4 z-50 grid place-items-center px-4" role="status">
   {#if toaster.now}
-    <div class="pointer-events-auto flex items-center gap-3 rounded-xl bg-ink px-4 py-1.5 text-white shadow-lg">
-      <span>{toaster.now.text}</span>
+    <div
+      class="pointer-events-auto flex min-h-14 items-center gap-3 rounded-xl border-2 bg-ink px-4 py-1.5 text-white shadow-lg {toaster.now
+        .trouble
+        ? 'border-ghee'
+        : 'border-ink'}"
+      data-testid="toast"
+      data-trouble={toaster.now.trouble ? "" : undefined}
+    >
+      <span>{toaster.now.trouble ? "▲ " : ""}{toaster.now.text}</span>
+      {#if toaster.now.trouble}<button class="grid size-11 place-items-center" aria-label={m.close()} onclick={() => toaster.close()}
+          ><X size={20} aria-hidden="true" /></button
+        >{/if}
       {#if toaster.now.undo}
         <button class="min-h-11 px-2 font-head font-bold text-ghee underline" onclick={() => void toaster.undo()}>{m.undo()}</button>
       {/if}

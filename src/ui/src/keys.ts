@@ -1,5 +1,6 @@
 import { push, router } from "svelte-spa-router";
 import { batch } from "./bench/bench.svelte";
+import { letters } from "./letters.svelte";
 
 /** Places by their key. The numbers stand for the places of the work, so they stay what they are. */
 export const places = [
@@ -15,14 +16,29 @@ const typing = (target: EventTarget | null) =>
   target.closest("input, textarea, select, [contenteditable], [role=listbox], [role=dialog], [data-command-root], [aria-expanded=true]") !==
     null;
 
-/** Takes the keys that work everywhere. None fires while someone types. */
+const CODES: Record<string, string> = { Slash: "/", BracketLeft: "[", BracketRight: "]" };
+
+/**
+ * The key as it is called here, whatever script the keyboard types: a letter of another script counts as the Latin one that is printed on, or
+ * would be at, the same place.
+ */
+export function keyOf({ key, code, shiftKey }: Pick<KeyboardEvent, "key" | "code" | "shiftKey">): string {
+  if (key.length > 1 || /^[!-~ ]$/.test(key)) return key.length > 1 ? key : key.toUpperCase();
+  const place = /^(?:Key|Digit)(.)$/.exec(code)?.[1] ?? CODES[code] ?? key;
+  return place === "/" && shiftKey ? "?" : place;
+}
+
+/** Takes the keys that work everywhere. None fires while someone types, and none leaves a running service but the one that says so. */
 export function takeKey(event: KeyboardEvent, showKeys: () => void): void {
-  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
-  const place = places.find((p) => p.key === event.key);
-  if (place) void push(place.path);
-  else if (event.key === "?") showKeys();
-  else if (event.key === "/") void find();
-  else if ((event.key === "[" || event.key === "]") && router.location.startsWith("/batch")) step(event.key === "]" ? 1 : -1);
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || !letters.on) return;
+  const key = keyOf(event);
+  const atStove = /^\/stove\/./.test(router.location);
+  const place = places.find((p) => p.key === key);
+  if (key === "?") showKeys();
+  else if (atStove) return;
+  else if (place) void push(place.path);
+  else if (key === "/") void find();
+  else if ((key === "[" || key === "]") && router.location.startsWith("/batch")) step(key === "]" ? 1 : -1);
   else return;
   event.preventDefault();
 }

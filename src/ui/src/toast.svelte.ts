@@ -1,5 +1,11 @@
+import { m } from "./paraglide/messages";
+import type { Answer, Trouble } from "./api/call";
+import { troubleWords } from "./words/trouble";
+
 interface Toast {
   text: string;
+  /** Stays until it is closed. */
+  trouble?: boolean;
   undo?: () => void | Promise<void>;
 }
 
@@ -12,8 +18,18 @@ class Toaster {
 
   say(text: string, undo?: Toast["undo"]): void {
     clearTimeout(this.timer);
-    this.now = { text, undo };
+    this.now = undo ? { text, undo } : { text };
     this.timer = setTimeout(() => (this.now = null), LASTS_MS);
+  }
+
+  /** What went wrong with something that was pressed, and what to do. */
+  trouble(what: string, trouble: Trouble): void {
+    clearTimeout(this.timer);
+    this.now = { text: m.not_done({ what, why: troubleWords(trouble) }), trouble: true };
+  }
+
+  close(): void {
+    this.now = null;
   }
 
   async undo(): Promise<void> {
@@ -24,3 +40,10 @@ class Toaster {
 }
 
 export const toaster = new Toaster();
+
+/** Says so when an answer is none. */
+export async function told<T>(what: string, answer: Promise<Answer<T>>): Promise<Answer<T>> {
+  const got = await answer;
+  if (got.trouble) toaster.trouble(what, got.trouble);
+  return got;
+}

@@ -1,20 +1,37 @@
+import { keepOver, type Row } from "../versions/elsewhere.svelte";
+import { merge } from "../versions/merge";
+import { m } from "../paraglide/messages";
+import { toaster } from "../toast.svelte";
+import { type Answer, call, type Trouble } from "./call";
+import { api, meant } from "./client";
 import type { Ingredient, LarderView, Limit, Units } from "./types";
-import { api } from "./client";
+
+const ASK_AGAIN_MS = 3000;
 
 /** The larder and the rules of what goes where: fetched at the start and again when it was changed. */
 class Larder {
   view = $state.raw<LarderView | null>(null);
+  /** Why there is none, or none anew. */
+  trouble = $state.raw<Trouble | null>(null);
   byId = $derived(new Map<string, Ingredient>((this.view?.ingredients ?? []).map((i) => [i.id, i])));
   private limits = $derived(
     new Map<string, Limit>([...(this.view?.limits ?? []), ...(this.view?.logLimits ?? [])].map((l) => [l.field, l])),
   );
   private unitsChosen: Units | null = null;
+  /** The units as the kitchen has them. */
+  private kept: Row<Units> | null = null;
   private unitsOnTheWay: Promise<void> | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
   private itemLimits = $derived(new Map<string, Limit>((this.view?.itemLimits ?? []).map((l) => [l.field, l])));
 
   async fetch(): Promise<void> {
-    const { data } = await api.GET("/api/larder");
-    if (data) this.view = { ...data, units: this.unitsChosen ?? data.units };
+    clearTimeout(this.timer);
+    const { data, trouble } = await call(() => api.GET("/api/larder"));
+    this.trouble = trouble;
+    if (data) {
+      this.kept = { version: data.unitsVersion, figures: data.units };
+      this.view = { ...data, units: this.unitsChosen ?? data.units };
+    } else this.timer = setTimeout(() => void this.fetch(), ASK_AGAIN_MS);
   }
 
   /** The range of a field such as `fold.steps[2].mass`. */
@@ -46,21 +63,37 @@ class Larder {
   }
 
   private async sendUnits(): Promise<void> {
-    addEventListener("pagehide", this.putUnits);
-    let sent;
-    do {
-      sent = this.unitsChosen;
-      await this.putUnits();
+    addEventListener("pagehide", this.putLast);
+    while (this.unitsChosen && this.kept) {
+      const sent = this.unitsChosen;
+      const from = this.kept;
+      const { trouble } = await keepOver<Units, Units>({
+        from,
+        to: sent,
+        send: putUnits,
+        rowOf: (figures, version) => ({ version, figures }),
+        name: m.larder_cups(),
+      });
+      if (trouble) toaster.trouble(m.larder_cups(), trouble);
       await this.fetch();
-    } while (sent !== this.unitsChosen);
-    removeEventListener("pagehide", this.putUnits);
-    this.unitsChosen = null;
+      if (sent !== this.unitsChosen) {
+        this.unitsChosen = merge(from.figures, this.unitsChosen, this.kept.figures).with("mine");
+        continue;
+      }
+      this.unitsChosen = null;
+      // What could not be kept is not shown as if it were.
+      if (this.view) this.view = { ...this.view, units: this.kept.figures };
+    }
+    removeEventListener("pagehide", this.putLast);
     this.unitsOnTheWay = null;
   }
 
-  private putUnits = async (): Promise<void> => {
-    if (this.unitsChosen) await api.PUT("/api/larder/units", { body: this.unitsChosen, keepalive: true });
+  private putLast = (): void => {
+    if (this.unitsChosen && this.kept) void putUnits(this.kept.version, this.unitsChosen);
   };
 }
+
+const putUnits = (version: string, body: Units): Promise<Answer<Units>> =>
+  call(() => api.PUT("/api/larder/units", { params: { header: meant(version) }, body, keepalive: true }));
 
 export const larder = new Larder();

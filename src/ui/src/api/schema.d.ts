@@ -88,23 +88,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/scale/readings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Readings as server-sent events, ten a second. */
-        get: operations["scaleReadings"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/scale/tare": {
         parameters: {
             query?: never;
@@ -146,23 +129,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["probe"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/probe/readings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Readings as server-sent events, four a second. */
-        get: operations["probeReadings"];
         put?: never;
         post?: never;
         delete?: never;
@@ -239,6 +205,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Server-sent events: changed (what was changed, with what was missed since Last-Event-ID or after), service (its whole state, at once and after every press), missing (no such service), scale, probe, and a beat every five seconds. */
+        get: operations["live"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many screens listen, and how many can. */
+        get: operations["liveRoom"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/services": {
         parameters: {
             query?: never;
@@ -265,23 +265,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["service"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{id}/stream": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The whole state as server-sent events: at once, after every press and every few seconds. */
-        get: operations["serviceStream"];
         put?: never;
         post?: never;
         delete?: never;
@@ -383,6 +366,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** A new line; with a GUID as its id the same sent again counts once. The id it gets is made of its name. */
         post: operations["addItem"];
         delete?: never;
         options?: never;
@@ -583,7 +567,7 @@ export interface paths {
         /** The batches changed last, newest first. */
         get: operations["batches"];
         put?: never;
-        /** Keeps a new batch; with an id that is there already it is refused, and there is one batch. */
+        /** Keeps a new batch; the same with the same id counts once. */
         post: operations["addBatch"];
         delete?: never;
         options?: never;
@@ -817,7 +801,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A PNG, JPEG or WebP, made anew without anything the camera wrote into it. */
+        /** A PNG, JPEG or WebP, made anew without anything the camera wrote into it; with an id from whoever sends it, the same sent twice counts once. */
         post: operations["addPhoto"];
         delete?: never;
         options?: never;
@@ -1287,6 +1271,8 @@ export interface components {
             madeFor: string;
             /** Format: date-time */
             changedAt: string;
+            /** @description Its ETag, for If-Match. */
+            version: string;
         };
         BeginBody: {
             /**
@@ -1294,6 +1280,11 @@ export interface components {
              * @description What is cooked, with what its clock has beside it.
              */
             batchId: string;
+            /**
+             * Format: uuid
+             * @description An id from whoever begins it, so that the same request sent twice begins one service.
+             */
+            id?: null | string;
         };
         /** @description Another bread in the same service, with its own count. */
         Beside: {
@@ -1344,6 +1335,11 @@ export interface components {
             spec: components["schemas"]["BatchSpec"];
             /** @description Words to find it by. */
             tags?: null | string[];
+            /**
+             * Format: uuid
+             * @description For a new one: an id from whoever sends it, so that the same request sent twice makes one bread.
+             */
+            id?: null | string;
         };
         BreadView: {
             /** Format: uuid */
@@ -1355,6 +1351,8 @@ export interface components {
             glance: null | components["schemas"]["Glance"];
             /** Format: date-time */
             changedAt: string;
+            /** @description Its ETag, for If-Match. */
+            version: string;
         };
         /** @description What a line of the dough brings, points of flour. A flour's own water never counts. */
         Brings: {
@@ -1366,6 +1364,15 @@ export interface components {
         };
         /** @description °C */
         Celsius: number;
+        /** @description Something that was changed in the kitchen. */
+        Changed: {
+            /** @description Where it lies. */
+            what: components["schemas"]["Place"];
+            /** @description Nothing when it is more than one thing. */
+            id?: null | string;
+            /** @description What it is now; nothing when it was deleted, or has none. */
+            version?: null | string;
+        };
         /** @enum {unknown} */
         ChopBy: "chop" | "grate" | "mash";
         /** @description What a batch's clock is asked with. */
@@ -2632,6 +2639,16 @@ export interface components {
             schools: components["schemas"]["School"][];
             vessels: components["schemas"]["Vessel"][];
             units: components["schemas"]["Units"];
+            /** @description By the line's id, its ETag, for If-Match. */
+            itemVersions: {
+                [key: string]: string;
+            };
+            /** @description By the vessel's id. */
+            vesselVersions: {
+                [key: string]: string;
+            };
+            /** @description Of the units. */
+            unitsVersion: string;
         };
         LearnedBody: {
             kind: components["schemas"]["LessonKind"];
@@ -2679,6 +2696,11 @@ export interface components {
             /** @description The cook has said that plans are to use it. */
             used: boolean;
             unit: string;
+        };
+        LearnedView: {
+            figure: components["schemas"]["LearnedFigure"];
+            /** @description Of what the cook has said of it, for If-Match; what cookings say of it changes nothing here. */
+            version: string;
         };
         /** @description How many leaves were planned, and how they were judged, 1 to 5. */
         LeavesPoint: {
@@ -2733,6 +2755,25 @@ export interface components {
             /** @description Percent of its mass. */
             saltShare: components["schemas"]["Percent"];
         };
+        /** @description How many screens listen. */
+        LiveRoom: {
+            /** Format: int32 */
+            open: number;
+            /**
+             * Format: int32
+             * @description More are not taken.
+             */
+            most: number;
+        };
+        /** @description What the data of each kind of event is; the kinds are named as here. */
+        LiveWords: {
+            changed: components["schemas"]["Changed"];
+            service: components["schemas"]["ServiceView"];
+            /** @description There is no such service. */
+            missing: components["schemas"]["MissingService"];
+            scale: components["schemas"]["ScaleReading"];
+            probe: components["schemas"]["ProbeReading"];
+        };
         /** @description mg/cm² */
         Load: number;
         LogBody: {
@@ -2746,6 +2787,11 @@ export interface components {
              * @description A photo that was sent before; nothing without.
              */
             photoId?: null | string;
+            /**
+             * Format: uuid
+             * @description For a new one: an id from whoever sends it, so that the same request sent twice makes one entry.
+             */
+            id?: null | string;
         };
         /** @description A cooking at a glance. */
         LogLine: {
@@ -2802,6 +2848,8 @@ export interface components {
              * @description The bread it was a batch of; nothing when it was none.
              */
             breadId: null | string;
+            /** @description Its ETag, for If-Match. */
+            version: string;
         };
         /**
          * @description What a cook calls a face.
@@ -2865,6 +2913,10 @@ export interface components {
         Millimetres: number;
         /** @description min */
         Minutes: number;
+        MissingService: {
+            /** Format: uuid */
+            id: string;
+        };
         /**
          * @description One thing done at the bowl.
          * @enum {unknown}
@@ -3212,6 +3264,8 @@ export interface components {
             laid: null | components["schemas"]["Seconds"];
             lifted: null | components["schemas"]["Seconds"];
         };
+        /** @enum {unknown} */
+        Place: "breads" | "batches" | "log" | "larder" | "learned" | "services" | "practice" | "kitchen";
         /** @description A line a step makes, and where the middle of what moves goes. In mm. */
         PlanMark: {
             kind: components["schemas"]["MarkKind"];
@@ -3299,6 +3353,11 @@ export interface components {
              * @description When it was lifted; nothing while it lies.
              */
             lift?: null | number;
+            /**
+             * Format: uuid
+             * @description Of a finished round: an id from whoever played it, so that it is kept once.
+             */
+            id?: null | string;
         };
         PracticeElse: {
             /**
@@ -3859,6 +3918,11 @@ export interface components {
              * @description The kitchen's clock as this was sent: screens go by it and not by their own.
              */
             sent: string;
+            /**
+             * Format: int64
+             * @description Grows with every word of this server: a word that comes after one of a higher order is old.
+             */
+            order: number;
             sheet: components["schemas"]["StoveSheet"];
         };
         /** @description How the cook settles a line. */
@@ -3896,18 +3960,6 @@ export interface components {
         SquareCentimetres: number;
         /** @enum {unknown} */
         SqueezeBy: "drain" | "hand" | "cloth";
-        SseItemOfProbeReading: {
-            data?: components["schemas"]["ProbeReading"];
-            eventType?: null | string;
-            eventId?: null | string;
-            reconnectionInterval?: null | string;
-        };
-        SseItemOfScaleReading: {
-            data?: components["schemas"]["ScaleReading"];
-            eventType?: null | string;
-            eventId?: null | string;
-            reconnectionInterval?: null | string;
-        };
         /** @description Frying together what was roasted dry. */
         StackSheet: {
             /**
@@ -3956,6 +4008,77 @@ export interface components {
             /** Format: uuid */
             id: string;
             preview: components["schemas"]["StagedPreview"];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfBatchView: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            now?: null | components["schemas"]["BatchView"];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfBreadView: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            now?: null | components["schemas"]["BreadView"];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfIReadOnlyListOfLearnedView: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            /** @description What stands now; nothing when it lies in the trash. */
+            now?: null | components["schemas"]["LearnedView"][];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfIngredient: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            now?: null | components["schemas"]["Ingredient"];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfLogView: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            now?: null | components["schemas"]["LogView"];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfUnits: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            now?: null | components["schemas"]["Units"];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfVessel: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            now?: null | components["schemas"]["Vessel"];
         };
         /** @description Something done to the stand-in. One of them at a time. */
         StandInBody: {
@@ -4406,6 +4529,11 @@ export interface components {
             item: string;
             fill: components["schemas"]["PowderFill"];
             mass: components["schemas"]["Grams"];
+            /**
+             * Format: uuid
+             * @description For a new one: an id from whoever sends it, so that the same request sent twice makes one vessel.
+             */
+            id?: null | string;
         };
         WallSpec: {
             shape: components["schemas"]["ParcelShape"];
@@ -4740,44 +4868,6 @@ export interface operations {
             };
         };
     };
-    scaleReadings: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/event-stream": components["schemas"]["SseItemOfScaleReading"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["KitchenProblem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     tareScale: {
         parameters: {
             query?: never;
@@ -4870,44 +4960,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProbeView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["KitchenProblem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    probeReadings: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/event-stream": components["schemas"]["SseItemOfProbeReading"];
                 };
             };
             /** @description Bad Request */
@@ -5098,6 +5150,96 @@ export interface operations {
             };
         };
     };
+    live: {
+        parameters: {
+            query: {
+                service: string[];
+                scale?: boolean;
+                probe?: boolean;
+                after?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["LiveWords"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    liveRoom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiveRoom"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     services: {
         parameters: {
             query?: never;
@@ -5149,6 +5291,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ServiceView"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -5198,37 +5349,6 @@ export interface operations {
                     "application/json": components["schemas"]["ServiceView"];
                 };
             };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["KitchenProblem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    serviceStream: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
             /** @description Bad Request */
             400: {
                 headers: {
@@ -5395,6 +5515,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeScore"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -5465,7 +5594,9 @@ export interface operations {
     changeUnits: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -5502,6 +5633,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfUnits"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     addItem: {
@@ -5517,6 +5666,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ingredient"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -5544,12 +5702,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfIngredient"];
+                };
+            };
         };
     };
     changeItem: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -5588,12 +5757,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfIngredient"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     deleteItem: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -5619,6 +5808,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfIngredient"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5759,6 +5966,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vessel"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -5786,12 +6002,23 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfVessel"];
+                };
+            };
         };
     };
     changeVessel: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -5830,12 +6057,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfVessel"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     deleteVessel: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -5861,6 +6108,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfVessel"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6001,6 +6266,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreadView"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -6026,6 +6300,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfBreadView"];
                 };
             };
         };
@@ -6073,7 +6356,9 @@ export interface operations {
     changeBread: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6112,12 +6397,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfBreadView"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     deleteBread: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6143,6 +6448,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfBreadView"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6241,6 +6564,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -6274,7 +6606,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["StaleProblemOfBatchView"];
                 };
             };
         };
@@ -6322,7 +6654,9 @@ export interface operations {
     changeBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6361,12 +6695,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfBatchView"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     deleteBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6392,6 +6746,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfBatchView"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6614,6 +6986,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -6639,6 +7020,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfLogView"];
                 };
             };
         };
@@ -6886,7 +7276,9 @@ export interface operations {
     changeLogEntry: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6925,12 +7317,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfLogView"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     deleteLogEntry: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6956,6 +7368,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfLogView"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7005,7 +7435,9 @@ export interface operations {
     };
     addPhoto: {
         parameters: {
-            query?: never;
+            query?: {
+                id?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7018,6 +7450,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoView"];
+                };
+            };
             /** @description Created */
             201: {
                 headers: {
@@ -7698,7 +8139,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LearnedFigure"][];
+                    "application/json": components["schemas"]["LearnedView"][];
                 };
             };
             /** @description Bad Request */
@@ -7724,7 +8165,9 @@ export interface operations {
     useLearned: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -7740,7 +8183,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LearnedFigure"][];
+                    "application/json": components["schemas"]["LearnedView"][];
                 };
             };
             /** @description Bad Request */
@@ -7754,6 +8197,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfIReadOnlyListOfLearnedView"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -134,3 +134,7 @@ export type SettledLine = Schemas["SettledLine"];
 export type LineTrouble = Schemas["LineTrouble"];
 export type PacketSheet = Schemas["PacketSheet"];
 export type PacketState = Schemas["PacketState"];
+export type Changed = Schemas["Changed"];
+export type LearnedView = Schemas["LearnedView"];
+export type Place = Schemas["Place"];
+export type Vessel = Schemas["Vessel"];

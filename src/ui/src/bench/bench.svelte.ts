@@ -1,9 +1,10 @@
 import { replace, router } from "svelte-spa-router";
-import { api, refusalsOf } from "../api/client";
+import { call, type Trouble } from "../api/call";
+import { api } from "../api/client";
 import type { BatchSheet, BatchSpec, BatchView, BreadView, ClockView, Refusal, Stage } from "../api/types";
 import { newId } from "../ids";
-import { onTheBench, type Figures } from "./drawer";
-import { type Keeper, type Keeping, keepers } from "./keeper.svelte";
+import { onTheBench, standOf, type Figures } from "./drawer";
+import { type Differs, type Keeper, type Keeping, keepers } from "./keeper.svelte";
 
 const usualStages: Stage[] = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan"];
 
@@ -12,8 +13,6 @@ export type Stratum = Stage | "clock";
 
 const TRY_AGAIN_MS = 3000;
 const CLOCK_AFTER_MS = 120;
-/** An answer takes milliseconds: one that takes this long is lost on the way, and is asked for again. */
-const ANSWERED_WITHIN_MS = 8000;
 
 const USUAL_AHEAD_MS = 4 * 3600_000;
 const HALF_HOUR_MS = 1800_000;
@@ -62,6 +61,16 @@ class Bench {
   get keptAt(): string | null {
     return this.keeper?.keptAt ?? null;
   }
+  /** Why it is not kept, when that is not the figures' fault. */
+  get keepingTrouble(): Trouble | null {
+    return this.keeper?.trouble ?? null;
+  }
+  /** What another screen made of it, where that clashes with what was made here. */
+  get differs(): Differs | null {
+    return this.keeper?.differs ?? null;
+  }
+  /** Counts what other screens changed of the batch on the bench, and is shown here now. */
+  takenUp = $state(0);
 
   /** The stage on the bench. One that this batch does not go through gives way to the first. */
   get open(): Stratum {
@@ -71,6 +80,8 @@ class Bench {
     this.wanted = stage;
   }
 
+  /** Why there is no new sheet, when that is not the figures' fault. */
+  trouble = $state.raw<Trouble | null>(null);
   private planning = $state(false);
   private clocking = false;
   /** What the newest sheet was worked out of: only what can be planned is put on the clock. */
@@ -89,8 +100,9 @@ class Bench {
   }
 
   /** Takes a batch back to the bench: as the kitchen has it, or as it was left here if the kitchen has not got that yet. */
-  take({ id, breadId, name, madeFor, spec, changedAt }: BatchView): void {
-    this.lay(keepers.of({ id, known: true, breadId, name, madeFor, spec }, "kept", changedAt));
+  take(view: BatchView): void {
+    const from = standOf(view);
+    this.lay(keepers.of({ id: view.id, known: true, from, ...structuredClone(from.figures) }, "kept", view.changedAt));
   }
 
   /** After a reload: the figures as they were left. */
@@ -178,12 +190,13 @@ class Bench {
     // What was pressed on the batch before is still its own.
     while (this.sheet && this.pressed.length > 0) this.makeNext();
     this.pressed = [];
-    if (this.keeper) this.keeper.onknown = undefined;
+    if (this.keeper) this.keeper.onknown = this.keeper.onfigures = undefined;
     this.keeper = keeper;
     keeper.onknown = (id) => {
       this.remember();
       if (router.location.startsWith("/batch")) void replace(`/batch/${id}`);
     };
+    keeper.onfigures = (elsewhere) => this.takeUp(keeper, elsewhere);
     Object.assign(this, structuredClone(keeper.figures));
     this.remember();
     this.shown = null;
@@ -193,6 +206,25 @@ class Bench {
     this.unworkable = [];
     this.unclockable = [];
     this.planRun = this.plan();
+  }
+
+  // The figures on the bench give way to what the keeper has now; the bench stays as it is until they are worked out.
+  private takeUp(keeper: Keeper, elsewhere: boolean): void {
+    Object.assign(this, structuredClone(keeper.figures));
+    this.shown = null;
+    this.remember();
+    if (elsewhere) this.takenUp++;
+    this.planRun = this.plan();
+  }
+
+  /** What was made here goes on as a batch of its own; the one it was is what the other screen made of it. */
+  part(name: string): void {
+    const mine = this.keeper?.part(name);
+    if (mine) this.lay(keepers.of(mine, "changed"));
+  }
+
+  settle(prefer: "mine" | "theirs"): void {
+    this.keeper?.settle(prefer);
   }
 
   private async plan(): Promise<void> {
@@ -206,25 +238,29 @@ class Bench {
         this.planAgain = false;
         const spec = $state.snapshot(this.spec);
         if (!spec) break;
-        const { data, error } = await api.POST("/api/plan", { body: spec, signal: AbortSignal.timeout(ANSWERED_WITHIN_MS) });
+        const { data, trouble } = await call(() => api.POST("/api/plan", { body: spec }), { once: true });
         if (this.planAgain) continue;
+        this.trouble = trouble && trouble.kind !== "refused" ? trouble : null;
+        if (this.trouble) {
+          while (this.sheet && this.pressed.length > 0) this.makeNext();
+          setTimeout(() => (this.planRun = this.plan()), TRY_AGAIN_MS);
+          break;
+        }
         if (data) {
           this.sheet = data;
           this.planned = spec;
           if (this.keeper) this.keeper.good = spec;
           this.clockSoon();
         }
-        this.unworkable = data ? [] : refusalsOf(error);
-        if (!this.sheet && this.keeper?.good) {
-          const { data: before } = await api.POST("/api/plan", { body: this.keeper.good, signal: AbortSignal.timeout(ANSWERED_WITHIN_MS) });
+        this.unworkable = trouble?.kind === "refused" ? trouble.refusals : [];
+        const { good } = this.keeper ?? {};
+        if (!this.sheet && good) {
+          const { data: before } = await call(() => api.POST("/api/plan", { body: good }));
           if (this.planAgain) continue;
-          this.sheet = before ?? null;
+          this.sheet = before;
         }
         this.makeNext();
       } while (this.planAgain);
-    } catch {
-      while (this.sheet && this.pressed.length > 0) this.makeNext();
-      setTimeout(() => (this.planRun = this.plan()), TRY_AGAIN_MS);
     } finally {
       this.planning = false;
     }
@@ -240,17 +276,14 @@ class Bench {
     const spec = this.planned;
     if (!spec || this.clocking) return this.clocking ? this.clockSoon() : undefined;
     this.clocking = true;
-    try {
-      const { data, error } = await api.POST("/api/clock", { body: { name: this.name, spec, madeFor: this.madeFor } });
-      // Another plan, or another batch, came meanwhile: its own clock is on its way.
-      if (spec !== this.planned) return;
-      if (data) this.clock = data;
-      this.unclockable = data ? [] : refusalsOf(error);
-    } catch {
-      this.clockSoon(TRY_AGAIN_MS);
-    } finally {
-      this.clocking = false;
-    }
+    const body = { name: this.name, spec, madeFor: this.madeFor };
+    const { data, trouble } = await call(() => api.POST("/api/clock", { body }), { once: true });
+    this.clocking = false;
+    // Another plan, or another batch, came meanwhile: its own clock is on its way.
+    if (spec !== this.planned) return;
+    if (data) this.clock = data;
+    if (trouble && trouble.kind !== "refused") this.clockSoon(TRY_AGAIN_MS);
+    else this.unclockable = trouble ? trouble.refusals : [];
   }
 
   private figures(): Figures {

@@ -1,22 +1,35 @@
 import { SvelteMap } from "svelte/reactivity";
+import { type Answer, call, type Trouble } from "../api/call";
 import { changes } from "../api/changes.svelte";
-import { api, refusalsOf } from "../api/client";
-import type { BatchSpec, Refusal } from "../api/types";
+import { api, meant } from "../api/client";
+import type { BatchSpec, BatchView, Refusal } from "../api/types";
 import { newId } from "../ids";
-import { drawer, type Figures, type Unkept } from "./drawer";
+import { type Clash, merge, type Merged, same } from "../versions/merge";
+import { drawer, type Figures, type Stand, standOf, type Unkept } from "./drawer";
 
-export type Keeping = "new" | "changed" | "keeping" | "kept" | "refused" | "unreachable";
+/** `elsewhere`: it was changed on another screen too, and the cook has to say whose figures go on. */
+export type Keeping = "new" | "changed" | "keeping" | "kept" | "refused" | "elsewhere" | "unreachable";
 
 const KEEP_AFTER_MS = 500;
 const TRY_AGAIN_MS = 3000;
+/** A batch starts from one question: its figures are one decision. */
+const WHOLE = ["spec.start", "spec.balls"];
 
-/** One tab at a time brings a batch to the kitchen, where the browser has locks (it has none for pages that came over plain HTTP from afar). */
+/** One tab at a time brings a batch to the kitchen, where the browser has locks (it has none for pages that came over plain HTTP from afar; there the version alone keeps one from overwriting the other). */
 const alone = async (id: string, what: () => Promise<void>): Promise<void> =>
   navigator.locks ? await navigator.locks.request(`ystrata.keep.${id}`, what) : await what();
 
+/** What another screen made of it, and where that clashes with what was made here. */
+export interface Differs {
+  theirs: Stand;
+  clashes: Clash[];
+  made: Merged<Figures>["with"];
+}
+
 /**
  * Brings one batch's figures to the kitchen: one request is under way at a time, and while it is, only the newest figures wait. It is this
- * batch's alone and goes on by itself when another one is laid on the bench, so that no answer ever reaches another batch.
+ * batch's alone and goes on by itself when another one is laid on the bench, so that no answer ever reaches another batch. What another
+ * screen changed meanwhile is laid together with what was changed here; where both changed the same, it waits for the cook.
  */
 export class Keeper {
   id = $state("");
@@ -25,37 +38,45 @@ export class Keeper {
   refusals = $state.raw<Refusal[]>([]);
   /** Whether the kitchen has it at all, if with older figures. */
   known = $state(false);
+  differs = $state.raw<Differs | null>(null);
+  /** Why it was not kept, when that is not the figures' fault. */
+  trouble = $state.raw<Trouble | null>(null);
   /** Told when the kitchen first has it, and when it gets another id since the one it had was deleted under the cook's hands. */
   onknown: ((id: string) => void) | undefined;
+  /** Told when its figures are no longer those that were changed here, and whether another screen's change is why. */
+  onfigures: ((elsewhere: boolean) => void) | undefined;
   figures: Figures;
   good: BatchSpec | undefined;
+  private from: Stand | null;
   private saving: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   /** @param own This page's own; what another tab left is only carried, as that tab left it. */
   constructor(
-    { id, known, good, ...figures }: Unkept,
+    { id, known, good, from, breadId, name, madeFor, spec }: Unkept,
     keeping: Keeping,
     keptAt: string | null = null,
     private own = true,
   ) {
     this.id = id;
     this.known = known;
-    this.figures = figures;
+    this.figures = { breadId, name, madeFor, spec };
     this.good = good;
+    this.from = from ?? null;
     this.keeping = keeping;
     this.keptAt = keptAt;
     if (keeping === "changed") this.keepSoon();
   }
 
   get unkept(): Unkept {
-    return { id: this.id, known: this.known, good: this.good, ...this.figures };
+    return { id: this.id, known: this.known, good: this.good, from: this.from, ...this.figures };
   }
 
   changed(figures: Figures): void {
     this.figures = figures;
     this.own = true;
     this.keeping = "changed";
+    this.differs = null;
     this.remember();
     this.keepSoon();
   }
@@ -64,11 +85,51 @@ export class Keeper {
   async keep(): Promise<boolean> {
     clearTimeout(this.timer);
     while (this.saving) await this.saving;
-    if (this.keeping !== "kept") {
+    if (this.keeping !== "kept" && this.keeping !== "elsewhere") {
       this.saving = this.save();
       await this.saving;
     }
     return (this.keeping as Keeping) === "kept";
+  }
+
+  /** Another screen changed it: takes up what stands now, unless something was changed here; that meets it when it is kept. */
+  async heard(version: string | null): Promise<void> {
+    if (!this.known || this.keeping !== "kept" || version === this.from?.version) return;
+    const { data } = await call(() => api.GET("/api/batches/{id}", { params: { path: { id: this.id } } }));
+    if (data && (this.keeping as Keeping) === "kept" && data.version !== this.from?.version) this.takeUp(data);
+  }
+
+  /** Settles what differs: these figures go on, where they clash. */
+  settle(prefer: "mine" | "theirs"): void {
+    if (!this.differs) return;
+    const { theirs, made } = this.differs;
+    this.from = theirs;
+    this.changed(made(prefer));
+    this.onfigures?.(false);
+    if (same(this.figures, theirs.figures)) void this.keep();
+  }
+
+  /** Settles what differs: this is what the other screen made of it, and what was made here is another batch. @returns that one */
+  part(name: string): Unkept | null {
+    if (!this.differs) return null;
+    const mine = { ...this.figures, name };
+    const { theirs } = this.differs;
+    this.figures = theirs.figures;
+    this.from = theirs;
+    this.differs = null;
+    this.keeping = "kept";
+    this.remember();
+    return { id: newId(), known: false, ...mine };
+  }
+
+  /** Throws away what was changed here and not kept. */
+  discard(): void {
+    clearTimeout(this.timer);
+    this.differs = null;
+    this.keeping = this.from ? "kept" : "new";
+    if (this.from) this.figures = this.from.figures;
+    this.remember();
+    this.onfigures?.(false);
   }
 
   private keepSoon(delay = KEEP_AFTER_MS): void {
@@ -81,65 +142,102 @@ export class Keeper {
     try {
       await alone(this.id, async () => {
         if (!this.own && !this.takeFromDrawer()) return;
-        let answer = await this.send();
-        if (answer.status === 409) {
-          // It was kept by a request whose answer was lost: from here on it is changed.
-          this.known = true;
-          answer = await this.send();
-        }
-        if (answer.status === 404) {
-          // A batch that was deleted meanwhile but is still worked on is kept as a new one.
-          drawer.remove(this.id);
-          this.id = newId();
-          this.known = false;
-          answer = await this.send();
-        }
-        if (answer.status >= 500) throw new Error("no answer");
-        this.answered(answer.keptAt, answer.refusals);
+        await this.bring();
       });
-    } catch {
-      this.keeping = "unreachable";
-      this.keepSoon(TRY_AGAIN_MS);
     } finally {
       this.saving = null;
       this.remember();
     }
   }
 
-  private async send() {
-    const { id, figures } = this;
-    const { data, error, response } = this.known
-      ? await api.PUT("/api/batches/{id}", { params: { path: { id } }, body: figures })
-      : await api.POST("/api/batches", { body: { ...figures, id } });
-    return { status: response.status, keptAt: data?.changedAt ?? null, refusals: data ? [] : refusalsOf(error) };
+  private async bring(): Promise<void> {
+    const { data, trouble } = await this.send();
+    // What was changed meanwhile is kept with the next round.
+    const newest = this.keeping === "keeping";
+    if (data) this.taken(data, newest);
+    else if (trouble.kind === "stale") this.meet(trouble.now as BatchView | null);
+    else if (trouble.kind === "missing") this.begunAnew();
+    else if (trouble.kind !== "refused") {
+      this.trouble = trouble;
+      if (newest) this.keeping = "unreachable";
+      this.keepSoon(TRY_AGAIN_MS);
+    } else if (newest) {
+      this.keeping = "refused";
+      this.refusals = trouble.refusals.map((r) => ({ ...r, field: r.field.replace(/^spec\./, "") }));
+    }
+  }
+
+  private send(): Promise<Answer<BatchView>> {
+    const { id, figures, from } = this;
+    if (!this.known) return call(() => api.POST("/api/batches", { body: { ...figures, id } }), { once: true });
+    // Whose version is not known any more meets what stands, whatever that is.
+    const header = meant(from?.version ?? "unknown");
+    return call(() => api.PUT("/api/batches/{id}", { params: { path: { id }, header }, body: figures }), { once: true });
+  }
+
+  // A batch that was deleted meanwhile but is still worked on is kept as a new one.
+  private begunAnew(): void {
+    drawer.remove(this.id);
+    this.id = newId();
+    this.known = false;
+    this.from = null;
+    this.again();
+  }
+
+  // It was changed on another screen, or kept by a request whose answer was lost.
+  private meet(now: BatchView | null): void {
+    if (now === null) return this.begunAnew();
+    const theirs = standOf(now);
+    const merged = merge(this.from?.figures ?? null, this.figures, theirs.figures, WHOLE);
+    this.known = true;
+    if (merged.clashes.length > 0) {
+      if (this.keeping === "keeping") this.keeping = "elsewhere";
+      this.differs = { theirs, clashes: merged.clashes, made: merged.with };
+      return;
+    }
+    const figures = merged.with("mine");
+    const changed = !same(figures, this.figures);
+    this.figures = figures;
+    this.from = theirs;
+    if (changed) this.onfigures?.(true);
+    if (same(figures, theirs.figures)) this.taken(now, this.keeping === "keeping");
+    else this.again();
+  }
+
+  private again(): void {
+    this.keeping = "changed";
+    this.keepSoon(0);
+  }
+
+  private taken(now: BatchView, newest: boolean): void {
+    const first = !this.known;
+    this.known = true;
+    this.keptAt = now.changedAt;
+    this.from = standOf(now);
+    this.refusals = [];
+    this.trouble = null;
+    changes.tell("batches");
+    if (newest) this.keeping = "kept";
+    if (first) this.onknown?.(this.id);
+  }
+
+  private takeUp(now: BatchView): void {
+    this.from = standOf(now);
+    this.figures = this.from.figures;
+    this.keptAt = now.changedAt;
+    this.onfigures?.(true);
   }
 
   // What another tab left: its newest figures, or nothing more to do once the kitchen has them.
   private takeFromDrawer(): boolean {
     const left = drawer.find(this.id);
     if (left) {
-      const { known, breadId, name, madeFor, spec } = left;
+      const { known, breadId, name, madeFor, spec, from } = left;
       this.known = known;
+      this.from = from ?? null;
       this.figures = { breadId, name, madeFor, spec };
     } else this.keeping = "kept";
     return left !== null;
-  }
-
-  // Figures changed meanwhile are kept with the next round.
-  private answered(keptAt: string | null, refusals: Refusal[]): void {
-    const newest = (this.keeping as Keeping) === "keeping";
-    if (keptAt !== null) {
-      const first = !this.known;
-      this.known = true;
-      this.keptAt = keptAt;
-      this.refusals = [];
-      changes.shelf++;
-      if (newest) this.keeping = "kept";
-      if (first) this.onknown?.(this.id);
-    } else if (newest) {
-      this.keeping = "refused";
-      this.refusals = refusals.map((r) => ({ ...r, field: r.field.replace(/^spec\./, "") }));
-    }
   }
 
   private remember(): void {
@@ -175,9 +273,20 @@ class Keepers {
     return keeper;
   }
 
-  /** Brings to the kitchen what was left unkept by a page that is gone. */
+  /** Brings to the kitchen what was left unkept by a page that is gone, and lists what other tabs have not kept yet. */
   bringBack(): void {
     for (const { id } of drawer.all()) this.find(id);
+    drawer.watch((id, there) => {
+      const here = [...this.all.values()].find((k) => k.id === id);
+      if (there && !here) this.find(id);
+      // Another tab brought it to the kitchen.
+      if (!there && here?.keeping === "unreachable") void here.keep();
+    });
+  }
+
+  /** @param id Nothing: all may have been changed. */
+  heard(id: string | null, version: string | null): void {
+    for (const keeper of this.all.values()) if (id === null || keeper.id === id) void keeper.heard(id === null ? null : version);
   }
 }
 

@@ -1,12 +1,13 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
   import Upload from "@lucide/svelte/icons/upload";
-  import { refusalsOf } from "../api/client";
+  import { callFile } from "../api/call";
+  import { WORKED_WITHIN_MS } from "../api/client";
   import { larder } from "../api/larder.svelte";
-  import type { ImportView, Refusal } from "../api/types";
+  import type { ImportView } from "../api/types";
   import { m } from "../paraglide/messages";
   import { number } from "../words/format";
-  import { say } from "../words/refusals";
+  import { troubleWords } from "../words/trouble";
   import BadLines from "./BadLines.svelte";
 
   /** A CSV file, read by the kitchen: what it would change, and then all of it or nothing. */
@@ -32,12 +33,16 @@
       problem = m.import_too_big({ most: number(most / 1e6, 1), size: number(file.size / 1e6, 1) });
       return;
     }
-    const answer = await fetch(`${path}?take=${take}`, { method: "POST", headers: { "content-type": "text/csv" }, body: file }).catch(
-      () => null,
+    const headers = { "content-type": "text/csv" };
+    const chosen = file;
+    const { data: body, trouble } = await callFile<ImportView>(
+      () => fetch(`${path}?take=${take}`, { method: "POST", headers, body: chosen, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
+      { once: take },
     );
-    const body = (await answer?.json().catch(() => null)) as (ImportView & { refusals?: Refusal[] }) | null;
-    if (!answer?.ok || !body) {
-      problem = answer ? refusalsOf(body).map(say).join(" ") : m.no_answer();
+    // Another file was chosen meanwhile.
+    if (chosen !== file) return;
+    if (trouble) {
+      problem = troubleWords(trouble);
       return;
     }
     view = body;

@@ -1,12 +1,14 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
   import { changes } from "../api/changes.svelte";
-  import { api } from "../api/client";
+  import { call, type Trouble as Why } from "../api/call";
+  import { api, patient } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { FileStep } from "../api/types";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Segments from "../parts/Segments.svelte";
+  import Trouble from "../parts/Trouble.svelte";
   import { toaster } from "../toast.svelte";
   import { number } from "../words/format";
   import { partName } from "../words/files";
@@ -21,6 +23,7 @@
   let problem = $state("");
   let replace = $state<"stays" | "replaced">("stays");
   let busy = $state(false);
+  let trouble = $state.raw<Why | null>(null);
   const stop = new AbortController();
   const staged = $derived(step?.staged);
   const changed = $derived(staged?.preview.parts.reduce((sum, p) => sum + p.changed, 0) ?? 0);
@@ -42,7 +45,7 @@
 
   function close() {
     stop.abort();
-    if (staged && !busy) void api.DELETE("/api/files/{id}", { params: { path: { id: staged.id } } }).catch(() => null);
+    if (staged && !busy) void call(() => api.DELETE("/api/files/{id}", { params: { path: { id: staged.id } } }));
     onclose();
   }
 
@@ -50,13 +53,13 @@
     if (!staged) return;
     busy = true;
     const path = { path: { id: staged.id }, query: { replace: replace === "replaced" } };
-    const { data } = await api.POST("/api/files/{id}/take", { params: path }).catch(() => ({ data: undefined }));
-    if (!data) {
+    // Once it is taken it is there no more: what was sent twice is taken once.
+    ({ trouble } = await call(() => patient.POST("/api/files/{id}/take", { params: path }), { once: true }));
+    if (trouble) {
       busy = false;
-      problem = m.file_not_taken();
       return;
     }
-    changes.shelf++;
+    changes.tell("kitchen");
     await larder.fetch();
     batch.again();
     await ontaken?.();
@@ -72,6 +75,7 @@
       <Dialog.Title class="text-title leading-tight font-bold">{m.file_title()}</Dialog.Title>
       <p class="mb-2 truncate text-mute">{file.name}</p>
       {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
+      <Trouble {trouble} />
       {#if reading}
         <label class="grid gap-1">
           <span role="status">{step ? m.file_reading({ count: number(step.records, 0) }) : m.file_sending()}</span>

@@ -1,9 +1,11 @@
 <script lang="ts">
+  import { call, newest } from "../api/call";
   import { api } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { AmountRead } from "../api/types";
   import { parseNumber } from "../words/format";
   import { m } from "../paraglide/messages";
+  import { troubleWords } from "../words/trouble";
   import { viewOf } from "../words/units";
 
   /** An amount in any words a cook types: 250 g, 1½ cups scooped, 3 tbsp, a glass. A bare number is in the kitchen's own unit. */
@@ -20,7 +22,7 @@
   const id = $props.id();
   let typed = $state<string | null>(null);
   let problem = $state("");
-  let asked = 0;
+  const only = newest();
 
   const trouble: Record<AmountRead["trouble"], (word: string) => string> = {
     none: () => "",
@@ -32,16 +34,21 @@
 
   async function type(text: string) {
     typed = text;
-    const mine = ++asked;
     const bare = parseNumber(text);
     if (bare !== null && bare >= 0) {
+      // Nothing has to be asked, and no older answer counts.
+      void only(Promise.resolve());
       problem = "";
       onread(viewOf("g").from(bare));
       return;
     }
-    const { data } = await api.POST("/api/measure", { body: { text, item, ounces: larder.view?.units.mass === "ounces" } });
+    const body = { text, item, ounces: larder.view?.units.mass === "ounces" };
+    const answer = await only(call(() => api.POST("/api/measure", { body })));
     // Only the newest words count.
-    if (mine !== asked || !data) return;
+    if (!answer) return;
+    const { data } = answer;
+    if (answer.trouble) problem = troubleWords(answer.trouble);
+    if (!data) return;
     problem = trouble[data.trouble](data.word ?? "");
     if (data.mass != null) onread(data.mass);
   }

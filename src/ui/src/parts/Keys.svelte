@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
+  import { Dialog, Switch } from "bits-ui";
+  import { letters } from "../letters.svelte";
   import { m } from "../paraglide/messages";
 
   let { open = $bindable(false) }: { open: boolean } = $props();
@@ -35,6 +36,17 @@
           <dd>{what}</dd>
         {/each}
       </dl>
+      <label class="mt-4 flex min-h-11 items-center gap-3">
+        <Switch.Root
+          checked={letters.on}
+          onCheckedChange={(on) => letters.set(on)}
+          aria-label={m.letters_are_keys()}
+          class="inline-flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-rim bg-white p-0.5 data-[state=checked]:bg-rim"
+        >
+          <Switch.Thumb class="size-6 rounded-full bg-rim data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
+        </Switch.Root>
+        {m.letters_are_keys()}
+      </label>
       <Dialog.Close class="button mt-5 w-full">{m.close()}</Dialog.Close>
     </Dialog.Content>
   </Dialog.Portal>

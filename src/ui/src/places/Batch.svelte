@@ -3,11 +3,15 @@
   import TriangleAlert from "@lucide/svelte/icons/triangle-alert";
   import { untrack } from "svelte";
   import { MediaQuery } from "svelte/reactivity";
+  import { call, type Trouble as Why } from "../api/call";
   import { api } from "../api/client";
   import { storage } from "../storage.svelte";
   import { batch, type Stratum } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
+  import Trouble from "../parts/Trouble.svelte";
   import Watch from "../parts/Watch.svelte";
+  import { toaster } from "../toast.svelte";
+  import { elsewhere } from "../versions/elsewhere.svelte";
   import Closer from "../section/Closer.svelte";
   import Section from "../section/Section.svelte";
   import Balls from "../stages/Balls.svelte";
@@ -26,6 +30,8 @@
   import { hourOf } from "../words/clock";
   import { placeOf } from "../words/fields";
   import { say } from "../words/refusals";
+  import { keepingWords } from "../words/trouble";
+  import { live } from "../live/live.svelte";
   import BatchActions from "./BatchActions.svelte";
 
   let { params }: { params?: { id?: string } } = $props();
@@ -58,6 +64,7 @@
   const shown = $derived(batch.shown === null ? null : (sheet?.fold.steps[batch.shown] ?? null));
   const section = $derived(shown?.section ?? sheet?.section ?? null);
   let missing = $state(false);
+  let trouble = $state.raw<Why | null>(null);
   let drawing = $state<Section>();
 
   $effect(() => {
@@ -77,10 +84,35 @@
     }
     const here = (batch.spec !== null || batch.recover()) && batch.id === id;
     if (here && batch.sheet) return;
-    const { data } = await api.GET("/api/batches/{id}", { params: { path: { id } } });
-    if (data) batch.take(data);
-    missing = !data && !here;
+    const answer = await call(() => api.GET("/api/batches/{id}", { params: { path: { id } } }));
+    if (params?.id !== id) return;
+    if (answer.data) batch.take(answer.data);
+    missing = answer.trouble?.kind === "missing" && !here;
+    trouble = answer.trouble && !missing && !here ? answer.trouble : null;
   }
+
+  // What another screen changed too: whose figures go on is the cook's to say, at once or later.
+  async function settle() {
+    const { differs, name } = batch;
+    if (!differs) return;
+    const specs = { mine: differs.made("mine").spec, theirs: differs.made("theirs").spec };
+    const choice = await elsewhere.ask({ name: name || m.nameless(), clashes: differs.clashes, two: true, specs });
+    // It was changed again meanwhile: then it is asked again.
+    if (choice === null || differs !== batch.differs) return;
+    if (choice === "both") {
+      const own = m.name_here({ name }).slice(0, 80);
+      batch.part(own);
+      toaster.say(m.batch_two({ name: own }));
+    } else batch.settle(choice);
+  }
+  $effect(() => {
+    if (batch.differs) untrack(() => void settle());
+  });
+  let seen = batch.takenUp;
+  $effect(() => {
+    if (batch.takenUp !== seen) toaster.say(m.batch_taken_up());
+    seen = batch.takenUp;
+  });
 
   const notesOf = (stage: Stratum) => sheet?.notes.filter((n) => n.stage === stage) ?? [];
   const troubles = (stage: Stratum) =>
@@ -104,6 +136,8 @@
     <p class="my-3 text-mute">{m.no_batch_more()}</p>
     <a class="button strong" href="#/">{m.to_the_shelf()}</a>
   </section>
+{:else if trouble}
+  <div class="p-5"><Trouble {trouble} again={() => params?.id && fetchBatch(params.id)} /></div>
 {:else if batch.spec}
   <Tabs.Root
     value={batch.open}
@@ -127,14 +161,13 @@
         <span role="status" data-testid="keeping" data-keeping={batch.keeping}>
           · {batch.keeping === "kept" && batch.keptAt
             ? m.kept_at({ time: clock(batch.keptAt) })
-            : batch.keeping === "unreachable"
-              ? m.not_kept_unreachable()
-              : batch.keeping === "refused"
-                ? m.not_kept_refused()
-                : batch.keeping === "new"
-                  ? m.not_changed_yet()
-                  : m.keeping()}{storage.works ? "" : ` · ${m.keeps_nothing()}`}
+            : keepingWords(batch.keeping, batch.keepingTrouble) ||
+              (batch.keeping === "new" ? m.not_changed_yet() : m.keeping())}{storage.works ? "" : ` · ${m.keeps_nothing()}`}
         </span>
+        {#if live.line === "down" || live.line === "full"}<span data-testid="line" data-line={live.line}
+            >· {live.line === "full" ? m.line_full() : m.line_down()}</span
+          >{/if}
+        {#if batch.differs}<button class="button !min-h-11 !px-2.5 text-[14px]" onclick={() => void settle()}>{m.settle()}</button>{/if}
       </p>
 
       <div class="flex min-h-0 flex-1 flex-col lg:flex-row">
@@ -179,6 +212,7 @@
             <h1 class="text-title leading-tight font-bold tracking-tight">{stratumName(batch.open, sheet)}</h1>
             <p class="text-mute">{sayingOf(batch.open, sheet, batch.clock)}</p>
           </div>
+          <Trouble trouble={batch.trouble} again={() => batch.again()} />
           {#each astray as refusal (refusal.field + refusal.code)}
             <p class="refusal mb-1" data-testid="astray">
               {placeOf(refusal.field)}: {say(refusal)}
@@ -228,6 +262,7 @@
           {#if section}<Section bind:this={drawing} {section} height={sectionHeight} />{/if}
         </section>
       {:else}
+        <div class="p-5"><Trouble trouble={batch.trouble} again={() => batch.again()} /></div>
         <p class="p-8 text-mute">{batch.refusals[0] ? say(batch.refusals[0]) : m.working_it_out()}</p>
       {/if}
     </section>

@@ -2,12 +2,15 @@
   import FileText from "@lucide/svelte/icons/file-text";
   import NotebookPen from "@lucide/svelte/icons/notebook-pen";
   import { push } from "svelte-spa-router";
+  import { type Answer, call } from "../api/call";
   import { changes } from "../api/changes.svelte";
-  import { api } from "../api/client";
+  import { api, meant } from "../api/client";
   import type { BreadView } from "../api/types";
   import { batch } from "../bench/bench.svelte";
+  import { newId } from "../ids";
   import { m } from "../paraglide/messages";
-  import { toaster } from "../toast.svelte";
+  import { toaster, told } from "../toast.svelte";
+  import { breadRow, keepOver } from "../versions/elsewhere.svelte";
 
   // The bread this batch came from, while it still has the batch's name: then its recipe can be changed, else a new bread is made.
   let bread = $state.raw<BreadView | null>(null);
@@ -15,8 +18,13 @@
 
   $effect(() => {
     const id = batch.breadId;
-    bread = null;
-    if (id) void api.GET("/api/breads/{id}", { params: { path: { id } } }).then(({ data }) => (bread = data ?? null));
+    void changes.of("breads");
+    if (!id) bread = null;
+    else
+      void call(() => api.GET("/api/breads/{id}", { params: { path: { id } } })).then(({ data, trouble }) => {
+        // What was there stays while the kitchen is away.
+        if (id === batch.breadId && (data || trouble?.kind === "missing")) bread = data;
+      });
   });
 
   async function log() {
@@ -28,33 +36,50 @@
     const spec = $state.snapshot(batch.spec);
     if (!spec) return;
     if (bread && same) {
-      const before = bread;
-      const body = { name: bread.name, about: bread.about, tags: bread.tags, spec };
-      const { data } = await api.PUT("/api/breads/{id}", { params: { path: { id: bread.id } }, body });
-      if (!data) return toaster.say(m.recipe_not_kept());
+      const before = breadRow(bread);
+      const { data } = await told(m.make_recipe(), put(bread.id, before, { ...before.figures, spec }));
+      if (!data) return;
       bread = data;
-      changes.shelf++;
+      changes.tell("breads");
       toaster.say(m.recipe_changed({ name: data.name }), async () => {
-        const { name, about, tags, spec: old } = before;
-        const back = await api.PUT("/api/breads/{id}", { params: { path: { id: before.id } }, body: { name, about, tags, spec: old } });
+        const back = await told(m.undo(), put(data.id, breadRow(data), before.figures));
         bread = back.data ?? bread;
-        changes.shelf++;
+        changes.tell("breads");
       });
     } else {
-      const { data } = await api.POST("/api/breads", {
-        body: { name: batch.name, about: bread?.about ?? "", tags: bread?.tags ?? [], spec },
-      });
-      if (!data) return toaster.say(m.recipe_not_kept());
+      const body = { name: batch.name, about: bread?.about ?? "", tags: bread?.tags ?? [], spec };
+      const { data } = await told(m.make_bread(), add(body));
+      if (!data) return;
       bread = data;
-      changes.shelf++;
+      changes.tell("breads");
       batch.change(() => (batch.breadId = data.id));
       toaster.say(m.bread_made({ name: data.name }), async () => {
-        await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
-        bread = null;
-        changes.shelf++;
+        const params = { path: { id: data.id }, header: meant(data.version) };
+        const { trouble } = await told(
+          m.undo(),
+          call(() => api.DELETE("/api/breads/{id}", { params })),
+        );
+        if (!trouble) bread = null;
+        changes.tell("breads");
       });
     }
   }
+  type Figures = ReturnType<typeof breadRow>["figures"];
+  const add = (figures: Figures): Promise<Answer<BreadView>> => {
+    const body = { ...figures, id: newId() };
+    return call(() => api.POST("/api/breads", { body }));
+  };
+  const put = (id: string, from: ReturnType<typeof breadRow>, to: Figures) =>
+    keepOver<Figures, BreadView>({
+      from,
+      to,
+      send: (version, body) => call(() => api.PUT("/api/breads/{id}", { params: { path: { id }, header: meant(version) }, body })),
+      rowOf: breadRow,
+      name: to.name,
+      second: (figures) => add({ ...figures, name: m.name_here({ name: figures.name }).slice(0, 80) }),
+      whole: ["spec.start", "spec.balls"],
+      specOf: (f) => f.spec,
+    });
 </script>
 
 <div class="mt-3 grid grid-cols-2 gap-2 lg:pe-4">

@@ -1,10 +1,14 @@
 <script lang="ts">
+  import { untrack } from "svelte";
   import { push } from "svelte-spa-router";
-  import { api } from "../api/client";
+  import { call, type Trouble as Why } from "../api/call";
+  import { changes } from "../api/changes.svelte";
+  import { api, meant } from "../api/client";
   import type { LogView } from "../api/types";
   import ImportCsv from "../files/ImportCsv.svelte";
   import { m } from "../paraglide/messages";
-  import { toaster } from "../toast.svelte";
+  import Trouble from "../parts/Trouble.svelte";
+  import { toaster, told } from "../toast.svelte";
   import { day } from "../words/format";
   import Compare from "./log/Compare.svelte";
   import Entry from "./log/Entry.svelte";
@@ -22,6 +26,9 @@
   let chosen = $state<string[]>([]);
   let line = $state.raw<LogView | null>(null);
   let gone = $state(false);
+  let trouble = $state.raw<Why | null>(null);
+  /** Something was written into the open entry that is not kept. */
+  let unkept = $state(false);
   const writing = $derived(params?.batch);
   const views = [
     ["entries", m.log_view_entries, "/log"],
@@ -35,15 +42,27 @@
   // With nothing chosen the newest cooking lies open.
   const open = $derived(writing || view !== "entries" ? undefined : (params?.id ?? list.lines[0]?.id));
 
-  void list.fetch();
-  $effect(() => void show(open));
+  $effect(() => {
+    const id = open;
+    untrack(() => void show(id));
+  });
+  $effect(() => {
+    void changes.of("log");
+    untrack(() => {
+      void list.fetch();
+      // What another screen wrote is shown, unless something is being written here: the two meet when that is kept.
+      if (line && !unkept) void show(open, true);
+    });
+  });
 
-  async function show(id: string | undefined) {
-    if (!id || line?.id === id) return;
-    const answer = await api.GET("/api/log/{id}", { params: { path: { id } } }).catch(() => null);
-    if (!answer || id !== open) return;
-    line = answer.data ?? null;
-    gone = !answer.data;
+  async function show(id: string | undefined, anew = false) {
+    if (!id || (line?.id === id && !anew)) return;
+    const { data, trouble: why } = await call(() => api.GET("/api/log/{id}", { params: { path: { id } } }));
+    if (id !== open) return;
+    trouble = why && why.kind !== "missing" ? why : null;
+    if (trouble || (anew && (unkept || data?.version === line?.version))) return;
+    line = data;
+    gone = !data;
   }
 
   async function kept(entry: LogView) {
@@ -60,12 +79,22 @@
   }
 
   async function remove(entry: LogView) {
-    const path = { path: { id: entry.id } };
-    await api.DELETE("/api/log/{id}", { params: path });
+    const path = { id: entry.id };
+    const name = m.entry_of({ name: entry.batchName, day: day(entry.cookedAt) });
+    line = null;
+    const { trouble: why } = await call(() => api.DELETE("/api/log/{id}", { params: { path, header: meant(entry.version) } }));
     await list.fetch();
+    if (why && why.kind !== "missing") {
+      await show(entry.id, true);
+      return toaster.trouble(m.delete_name({ name }), why);
+    }
     await push("/log");
-    toaster.say(m.deleted({ name: m.entry_of({ name: entry.batchName, day: day(entry.cookedAt) }) }), async () => {
-      await api.POST("/api/log/{id}/restore", { params: path });
+    toaster.say(m.deleted({ name }), async () => {
+      const { trouble: still } = await told(
+        m.undo(),
+        call(() => api.POST("/api/log/{id}/restore", { params: { path } })),
+      );
+      if (still) return;
       await list.fetch();
       await push(`/log/${entry.id}`);
     });
@@ -92,6 +121,10 @@
       <ImportCsv path="/api/log/import" title={m.log_import_title()} plain ontaken={taken} />
     {/if}
   </div>
+  {#if view === "entries" || view === "table"}<Trouble
+      trouble={list.trouble ?? trouble}
+      again={() => Promise.all([list.fetch(), show(open)])}
+    />{/if}
   {#if view === "table"}<Table {list} />
   {:else if view === "trends"}<Trends />
   {:else if view === "learned"}<Learned />
@@ -105,7 +138,7 @@
       {#if writing}
         {#key writing}<Entry batchId={writing} onkept={kept} />{/key}
       {:else if line && line.id === open}
-        {#key line}<Entry {line} onkept={kept} onremove={remove} />{/key}
+        {#key line}<Entry {line} bind:unkept onkept={kept} onremove={remove} />{/key}
       {:else if list.fetched && (gone || !open)}
         <section class="tray p-8 text-mute">{params?.id ? m.entry_gone() : m.log_how()}</section>
       {/if}

@@ -7,17 +7,21 @@
   import Pencil from "@lucide/svelte/icons/pencil";
   import Scale from "@lucide/svelte/icons/scale";
   import Trash2 from "@lucide/svelte/icons/trash-2";
-  import { onDestroy } from "svelte";
   import { push } from "svelte-spa-router";
   import { changes } from "../api/changes.svelte";
-  import { api } from "../api/client";
+  import { call } from "../api/call";
+  import { api, meant } from "../api/client";
+  import { all, Fetched } from "../api/fetched.svelte";
   import type { BatchView, BreadView } from "../api/types";
   import { batch } from "../bench/bench.svelte";
-  import { keepers } from "../bench/keeper.svelte";
+  import { type Keeper, keepers } from "../bench/keeper.svelte";
+  import { newId } from "../ids";
   import { m } from "../paraglide/messages";
   import { madeOf } from "../words/figures";
+  import { keepingWords } from "../words/trouble";
   import Section from "../section/Section.svelte";
-  import { toaster } from "../toast.svelte";
+  import Trouble from "../parts/Trouble.svelte";
+  import { toaster, told } from "../toast.svelte";
   import { amount, clock, day } from "../words/format";
   import { fetchFile } from "../files/files";
   import EditBread from "./shelf/EditBread.svelte";
@@ -26,12 +30,16 @@
   import { saveRecipe } from "./shelf/recipe";
   import ScaleBread from "./shelf/ScaleBread.svelte";
 
-  const ASK_AGAIN_MS = 3000;
-  let breads = $state.raw<BreadView[]>([]);
-  let batches = $state.raw<BatchView[]>([]);
+  const shelf = new Fetched(() =>
+    all(
+      call(() => api.GET("/api/breads")),
+      call(() => api.GET("/api/batches")),
+    ),
+  );
+  const breads = $derived<BreadView[]>(shelf.data?.[0] ?? []);
+  const batches = $derived<BatchView[]>(shelf.data?.[1] ?? []);
   let find = $state("");
   let tag = $state<string | null>(null);
-  let fetched = $state(false);
   let editing = $state.raw<BreadView | null>(null);
   let scaling = $state.raw<BreadView | null>(null);
   const tags = $derived([...new Set(breads.flatMap((b) => b.tags))].toSorted((a, b) => a.localeCompare(b)));
@@ -51,24 +59,16 @@
   });
 
   $effect(() => {
-    void changes.shelf;
+    void changes.of("breads");
+    void changes.of("batches");
+    void changes.of("larder");
     void fetchAll();
   });
-
-  // A kitchen that does not answer is not an empty one: what was there stays, and it is asked again.
-  let away = $state(false);
-  let again: ReturnType<typeof setTimeout> | undefined;
-  onDestroy(() => clearTimeout(again));
-  async function fetchAll() {
-    clearTimeout(again);
-    const [shelf, lately] = await Promise.all([api.GET("/api/breads"), api.GET("/api/batches")]).catch(() => [null, null] as const);
-    away = !shelf?.data || !lately?.data;
-    if (away) again = setTimeout(() => void fetchAll(), ASK_AGAIN_MS);
-    breads = shelf?.data ?? breads;
-    batches = lately?.data ?? batches;
-    if (tag !== null && !tags.includes(tag)) tag = null;
-    fetched ||= !away;
-  }
+  // A bread that was the last of its tag takes the choice of it with it.
+  $effect(() => {
+    if (tag !== null && shelf.data && !tags.includes(tag)) tag = null;
+  });
+  const fetchAll = () => shelf.fetch();
 
   async function cook(bread: Pick<BreadView, "name" | "spec"> & { id: string | null }) {
     batch.begin(bread);
@@ -81,25 +81,45 @@
 
   async function duplicate(bread: BreadView) {
     const { name, about, tags, spec } = bread;
-    const { data } = await api.POST("/api/breads", { body: { name: m.copy_of({ name }).slice(0, 80), about, tags, spec } });
+    const body = { name: m.copy_of({ name }).slice(0, 80), about, tags, spec, id: newId() };
+    const { data } = await told(
+      `${m.duplicate()}, ${name}`,
+      call(() => api.POST("/api/breads", { body })),
+    );
     if (!data) return;
     await fetchAll();
     toaster.say(m.duplicated({ name: data.name }), async () => {
-      await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
+      const params = { path: { id: data.id }, header: meant(data.version) };
+      await told(
+        m.undo(),
+        call(() => api.DELETE("/api/breads/{id}", { params })),
+      );
       await fetchAll();
     });
   }
 
-  async function remove(path: "/api/breads/{id}" | "/api/batches/{id}", id: string, name: string) {
-    const params = { path: { id } };
-    await api.DELETE(path, { params });
+  // One that is gone already, here or on another screen, is deleted as it was to be.
+  async function remove(path: "/api/breads/{id}" | "/api/batches/{id}", { id, name, version }: BreadView | BatchView) {
+    const params = { path: { id }, header: meant(version) };
+    const { trouble } = await call(() => api.DELETE(path, { params }));
     await fetchAll();
+    if (trouble && trouble.kind !== "missing") return toaster.trouble(m.delete_name({ name }), trouble);
     toaster.say(m.deleted({ name }), async () => {
-      await (path === "/api/breads/{id}"
-        ? api.POST("/api/breads/{id}/restore", { params })
-        : api.POST("/api/batches/{id}/restore", { params }));
+      const back = { params: { path: { id } } };
+      await told(
+        m.undo(),
+        path === "/api/breads/{id}"
+          ? call(() => api.POST("/api/breads/{id}/restore", back))
+          : call(() => api.POST("/api/batches/{id}/restore", back)),
+      );
       await fetchAll();
     });
+  }
+
+  function discard(keeper: Keeper) {
+    const { figures } = keeper;
+    keeper.discard();
+    toaster.say(m.discarded({ name: figures.name || m.nameless() }), () => keeper.changed(figures));
   }
 </script>
 
@@ -124,7 +144,7 @@
         {/each}
       </div>
     {/if}
-    {#if away}<p class="refusal mb-2 !text-[15px] font-semibold" role="alert" data-testid="away">{m.kitchen_away()}</p>{/if}
+    <Trouble trouble={shelf.trouble} again={fetchAll} />
     <ul
       class="grid min-h-0 auto-rows-min grid-cols-[minmax(0,1fr)] gap-3 overflow-y-auto pb-3 lg:auto-rows-[minmax(140px,1fr)] lg:grid-cols-2"
       data-testid="shelf"
@@ -147,7 +167,7 @@
               >
               <DropdownMenu.Portal to="main">
                 <DropdownMenu.Content class="tray z-50 w-64 !rounded-xl p-1 shadow-lg" align="end">
-                  {#each [{ icon: Scale, label: m.scale_open(), go: () => (scaling = bread) }, { icon: Pencil, label: m.edit_bread(), go: () => (editing = bread) }, { icon: Copy, label: m.duplicate(), go: () => void duplicate(bread) }, { icon: FileDown, label: m.save_bread(), go: () => fetchFile(`/api/files/breads/${bread.id}`) }, { icon: FileText, label: m.save_recipe(), go: () => void recipe(bread) }, { icon: Trash2, label: m.delete_item(), go: () => void remove("/api/breads/{id}", bread.id, bread.name) }] as { icon: Icon, label, go } (label)}
+                  {#each [{ icon: Scale, label: m.scale_open(), go: () => (scaling = bread) }, { icon: Pencil, label: m.edit_bread(), go: () => (editing = bread) }, { icon: Copy, label: m.duplicate(), go: () => void duplicate(bread) }, { icon: FileDown, label: m.save_bread(), go: () => fetchFile(`/api/files/breads/${bread.id}`) }, { icon: FileText, label: m.save_recipe(), go: () => void recipe(bread) }, { icon: Trash2, label: m.delete_item(), go: () => void remove("/api/breads/{id}", bread) }] as { icon: Icon, label, go } (label)}
                     <DropdownMenu.Item
                       class="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-[highlighted]:bg-steel"
                       onSelect={go}><Icon size={18} aria-hidden="true" />{label}</DropdownMenu.Item
@@ -169,7 +189,7 @@
           {:else}<p class="refusal mt-auto">{m.cannot_be_worked()}</p>{/if}
         </li>
       {/each}
-      {#if fetched && found.length === 0}
+      {#if shelf.data && found.length === 0}
         <li class="p-6 text-mute">{find ? m.none_found({ find }) : tag ? m.nothing_tagged() : m.shelf_empty()}</li>
       {/if}
     </ul>
@@ -179,13 +199,16 @@
     <h2 id="lately" class="mb-3 flex min-h-11 items-center text-[19px] font-bold">{m.lately()}</h2>
     <ul class="min-h-0 overflow-y-auto">
       {#each keepers.unkept as k (k.id)}
-        <li class="relative border-b border-rim-soft py-2 last:border-0" data-unkept={k.keeping}>
-          <a class="after:absolute after:inset-0" href="#/batch/{k.id}">
+        <li class="relative flex items-center border-b border-rim-soft last:border-0" data-unkept={k.keeping}>
+          <a class="min-w-0 flex-1 py-2 after:absolute after:inset-0" href="#/batch/{k.id}">
             <span class="block truncate font-head font-semibold">{k.figures.name || m.nameless()}</span>
-            <span class="block text-[13px] font-semibold text-chilli"
-              >▲ {k.keeping === "refused" ? m.not_kept_refused() : m.not_kept_here()}</span
-            >
+            <span class="block text-[13px] font-semibold text-chilli">▲ {keepingWords(k.keeping, k.trouble) || m.not_kept_here()}</span>
           </a>
+          <button
+            class="relative grid size-11 place-items-center rounded-lg text-mute hover:bg-white"
+            aria-label="{m.discard_unkept()}: {k.figures.name || m.nameless()}"
+            onclick={() => discard(k)}><Trash2 size={16} /></button
+          >
         </li>
       {/each}
       {#each batches.filter((b) => !keepers.unkept.some((k) => k.id === b.id)) as b (b.id)}
@@ -201,11 +224,11 @@
           <button
             class="relative grid size-11 place-items-center rounded-lg text-mute hover:bg-white"
             aria-label={m.delete_name({ name: `${b.name}, ${day(b.madeFor)}` })}
-            onclick={() => void remove("/api/batches/{id}", b.id, b.name)}><Trash2 size={16} /></button
+            onclick={() => void remove("/api/batches/{id}", b)}><Trash2 size={16} /></button
           >
         </li>
       {/each}
-      {#if fetched && batches.length === 0 && keepers.unkept.length === 0}<li class="py-2 text-mute">{m.no_batches()}</li>{/if}
+      {#if shelf.data && batches.length === 0 && keepers.unkept.length === 0}<li class="py-2 text-mute">{m.no_batches()}</li>{/if}
     </ul>
   </section>
 </div>

@@ -1,31 +1,44 @@
 <script lang="ts">
   import { push } from "svelte-spa-router";
+  import { call } from "../api/call";
+  import { changes } from "../api/changes.svelte";
   import { api } from "../api/client";
-  import type { BatchView, OpenService } from "../api/types";
+  import { all, Fetched } from "../api/fetched.svelte";
+  import { newId } from "../ids";
   import { m } from "../paraglide/messages";
-  import { toaster } from "../toast.svelte";
+  import Trouble from "../parts/Trouble.svelte";
+  import { told } from "../toast.svelte";
   import { clock, day } from "../words/format";
   import Running from "./stove/Running.svelte";
   import "./stove/stove.css";
 
   /** The stove: a running service, or what could be begun. */
   let { params }: { params?: { id?: string } } = $props();
-  let services = $state.raw<OpenService[] | null>(null);
-  let batches = $state.raw<BatchView[]>([]);
   const MOST = 8;
+  const fetched = new Fetched(() =>
+    all(
+      call(() => api.GET("/api/services")),
+      call(() => api.GET("/api/batches")),
+    ),
+  );
+  const services = $derived(fetched.data?.[0]);
+  const batches = $derived(fetched.data?.[1].slice(0, MOST) ?? []);
 
   $effect(() => {
-    if (!params?.id) void fetchAll();
+    void changes.of("services");
+    void changes.of("batches");
+    if (!params?.id) void fetched.fetch();
   });
-  async function fetchAll() {
-    const [running, kept] = await Promise.all([api.GET("/api/services"), api.GET("/api/batches")]);
-    services = running.data ?? [];
-    batches = (kept.data ?? []).slice(0, MOST);
-  }
+  let beginning = $state(false);
   async function begin(batchId: string) {
-    const { data } = await api.POST("/api/services", { body: { batchId } });
+    beginning = true;
+    const body = { batchId, id: newId() };
+    const { data } = await told(
+      m.begin_a_batch(),
+      call(() => api.POST("/api/services", { body })),
+    );
+    beginning = false;
     if (data) await push(`/stove/${data.id}`);
-    else toaster.say(m.stove_not_begun());
   }
 </script>
 
@@ -35,6 +48,7 @@
   <div class="stove">
     <div class="mx-auto grid w-full max-w-3xl content-start gap-5 p-5">
       <h1 class="text-title font-bold">{m.place_stove()}</h1>
+      <Trouble trouble={fetched.trouble} again={fetched.fetch} />
       {#if services}
         {#if services.length > 0}
           <section aria-labelledby="running-head">
@@ -61,7 +75,7 @@
           <ul class="grid gap-2.5" data-testid="to-begin">
             {#each batches as b (b.id)}
               <li>
-                <button class="act plain w-full !justify-between" onclick={() => void begin(b.id)}
+                <button class="act plain w-full !justify-between" disabled={beginning} onclick={() => void begin(b.id)}
                   >{b.name}<span class="text-[16px] font-medium">{day(b.madeFor)}, {clock(b.madeFor)}</span></button
                 >
               </li>

@@ -1,13 +1,17 @@
 <script lang="ts">
   import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
   import Trash2 from "@lucide/svelte/icons/trash-2";
-  import { api, refusalsOf } from "../../api/client";
+  import { type Answer, call, type Trouble as Why } from "../../api/call";
+  import { api, meant } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { Allergen, Ingredient, IngredientKind, Refusal } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
-  import { toaster } from "../../toast.svelte";
+  import { newId } from "../../ids";
+  import Trouble from "../../parts/Trouble.svelte";
+  import { toaster, told } from "../../toast.svelte";
+  import { keepOver, type Row } from "../../versions/elsewhere.svelte";
   import { allergenName, kindName, nameOf } from "../../words/names";
   import { say } from "../../words/refusals";
 
@@ -23,12 +27,17 @@
   // The form is keyed by its line, so what it starts from never changes under it.
   // svelte-ignore state_referenced_locally
   const start = item;
+  const version = larder.view?.itemVersions[start.id] ?? "";
+  // Pressed again after an answer that was lost, it is one line.
+  const own = newId();
   const figures = structuredClone(start);
   let body = $state({ ...figures, traits: figures.traits ?? null, lot: figures.lot ?? null });
   let price = $state<{ cost: number | null; pack: number | null }>({
     cost: figures.price?.cost ?? null,
     pack: figures.price?.pack ?? 1000,
   });
+  type Figures = Omit<Ingredient, "origin" | "solids">;
+  let trouble = $state.raw<Why | null>(null);
   let refusals = $state.raw<Refusal[]>([]);
   let unread = $state<Record<string, boolean>>({});
   const asKept = JSON.stringify(asBody());
@@ -38,10 +47,11 @@
   // A flour needs to say how it behaves under the pin; a usual white one is a start.
   const traits = { strength: "white" as const, springback: 0.16, leastRest: 20 };
 
-  function asBody() {
+  function asBody(): Figures {
     const { cost, pack } = price;
+    const { origin: _, solids: __, ...figures } = $state.snapshot(body);
     return {
-      ...$state.snapshot(body),
+      ...figures,
       traits: body.kind === "flour" ? ($state.snapshot(body.traits) ?? traits) : null,
       absorption: body.kind === "flour" ? (body.absorption ?? null) : null,
       price: cost === null ? null : { cost, pack: pack ?? 1000 },
@@ -51,25 +61,60 @@
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     if (Object.values(unread).some(Boolean)) return;
-    const { data, error } = fresh
-      ? await api.POST("/api/larder/items", { body: asBody() })
-      : await api.PUT("/api/larder/items/{id}", { params: { path: { id: start.id } }, body: asBody() });
-    if (!data) return (refusals = refusalsOf(error));
-    refusals = [];
+    const { data, trouble: why } = await (fresh ? add(asBody(), own) : put(rowOf(start, version), asBody()));
+    refusals = why?.kind === "refused" ? why.refusals : [];
+    trouble = why && why.kind !== "refused" ? why : null;
+    if (!data) return;
     await refresh();
     onkept(data.id);
     toaster.say(m.item_kept({ name: data.name }));
   }
 
+  // Where a line comes from and what is worked out of it are the kitchen's to say.
+  function rowOf({ origin: _, solids: __, ...figures }: Ingredient, version: string): Row<Figures> {
+    return { version, figures };
+  }
+  const put = (from: Row<Figures>, to: Figures): Promise<Answer<Ingredient>> =>
+    keepOver<Figures, Ingredient>({
+      from,
+      to,
+      send: (version, body) =>
+        call(() =>
+          api.PUT("/api/larder/items/{id}", {
+            params: { path: { id: from.figures.id }, header: meant(version) },
+            body: { ...start, ...body },
+          }),
+        ),
+      rowOf,
+      name: start.name,
+      second: (body) => add({ ...body, name: m.name_here({ name: body.name }).slice(0, 80) }, newId()),
+    });
+  async function add(figures: Figures, id: string): Promise<Answer<Ingredient>> {
+    const body = { ...start, ...figures, id };
+    const answer = await call(() => api.POST("/api/larder/items", { body }));
+    if (answer.trouble?.kind !== "stale" || !answer.trouble.now) return answer;
+    // It was kept by a request whose answer was lost: from there on it is changed.
+    const row = rowOf(answer.trouble.now as Ingredient, answer.trouble.version);
+    return put(row, { ...figures, id: row.figures.id });
+  }
+
   /** An own line goes, a shipped one gets its shipped values back; both with a way back. */
   async function remove() {
-    const params = { path: { id: start.id } };
-    await api.DELETE("/api/larder/items/{id}", { params });
+    const path = { id: start.id };
+    const { trouble: why } = await call(() => api.DELETE("/api/larder/items/{id}", { params: { path, header: meant(version) } }));
+    if (why && why.kind !== "missing") {
+      trouble = why;
+      return;
+    }
     const own = start.origin === "own";
     ongone();
     await refresh();
     toaster.say(own ? m.deleted({ name: start.name }) : m.item_reset({ name: start.name }), async () => {
-      await api.POST("/api/larder/items/{id}/restore", { params });
+      const { trouble: still } = await told(
+        m.undo(),
+        call(() => api.POST("/api/larder/items/{id}/restore", { params: { path } })),
+      );
+      if (still) return;
       await refresh();
       onkept(start.id);
     });
@@ -240,6 +285,7 @@
   <div class="flex flex-wrap items-center gap-2 border-t-[2.5px] border-rim bg-white px-4 py-2 sm:px-[22px]">
     <button class="button strong" type="submit">{m.keep_item()}</button>
     {#if unkept}<span class="text-mute">{m.item_not_kept()}</span>{/if}
+    <Trouble {trouble} />
     {#if refusals.length || Object.values(unread).some(Boolean)}<p class="refusal" role="alert">
         {refusals.find((r) => r.code === "together") ? say(refusals.find((r) => r.code === "together")!) : m.see_the_red()}
       </p>{/if}

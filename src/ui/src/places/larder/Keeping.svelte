@@ -3,37 +3,44 @@
   import FileDown from "@lucide/svelte/icons/file-down";
   import History from "@lucide/svelte/icons/history";
   import Undo2 from "@lucide/svelte/icons/undo-2";
+  import { call, callFile, type Trouble as Why } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
-  import { api } from "../../api/client";
+  import { api, patient, WORKED_WITHIN_MS } from "../../api/client";
+  import { Fetched } from "../../api/fetched.svelte";
   import { larder } from "../../api/larder.svelte";
-  import type { BackupFile, KeepingView, Refusal, Trashed } from "../../api/types";
+  import type { BackupFile, Trashed } from "../../api/types";
   import FileButton from "../../files/FileButton.svelte";
   import TakeFile from "../../files/TakeFile.svelte";
   import { m } from "../../paraglide/messages";
-  import { toaster } from "../../toast.svelte";
+  import Trouble from "../../parts/Trouble.svelte";
+  import { toaster, told } from "../../toast.svelte";
   import { clock, day, number } from "../../words/format";
-  import { say } from "../../words/refusals";
   import RestoreDialog from "./RestoreDialog.svelte";
 
   /** Backups and what was deleted: nothing a kitchen had is lost by a slip or a broken disk. */
-  let keeping = $state.raw<KeepingView | null>(null);
+  const fetched = new Fetched(() => call(() => api.GET("/api/keeping")));
+  const keeping = $derived(fetched.data);
+  const fetchAll = fetched.fetch;
   let looked = $state.raw<BackupFile | null>(null);
-  let refusal = $state.raw<Refusal | null>(null);
+  let trouble = $state.raw<Why | null>(null);
   let busy = $state(false);
   let file = $state.raw<File | null>(null);
   const kinds: Record<string, () => string> = { bread: m.trash_kind_bread, batch: m.trash_kind_batch, log: m.trash_kind_log };
   const DAY_MS = 86_400_000;
 
-  void fetchAll();
-
-  async function fetchAll() {
-    const { data } = await api.GET("/api/keeping");
-    keeping = data ?? null;
-  }
+  // What is deleted on another screen lies in this trash too.
+  $effect(() => {
+    for (const place of ["breads", "batches", "log"] as const) void changes.of(place);
+    void fetchAll();
+  });
 
   async function make() {
     busy = true;
-    const { data } = await api.POST("/api/keeping/backups").catch(() => ({ data: undefined }));
+    // Sent twice it would be two.
+    const { data } = await told(
+      m.backup_make(),
+      call(() => patient.POST("/api/keeping/backups"), { once: true }),
+    );
     busy = false;
     if (data) toaster.say(m.backup_made());
     await fetchAll();
@@ -41,43 +48,42 @@
 
   async function bring(backup: File) {
     busy = true;
-    refusal = null;
-    const answer = await fetch("/api/keeping/backups/bring", {
-      method: "POST",
-      body: backup,
-      headers: { "Content-Type": "application/octet-stream" },
-    }).catch(() => null);
+    const headers = { "Content-Type": "application/octet-stream" };
+    const answer = await callFile<BackupFile>(
+      () => fetch("/api/keeping/backups/bring", { method: "POST", body: backup, headers, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
+      { once: true },
+    );
     busy = false;
-    if (answer?.ok) toaster.say(m.backup_brought());
-    else
-      refusal = ((await answer?.json().catch(() => null)) as { refusals?: Refusal[] } | null)?.refusals?.[0] ?? {
-        field: "",
-        code: "brokenFile",
-        unit: "",
-      };
+    trouble = answer.trouble;
+    if (!trouble) toaster.say(m.backup_brought());
     await fetchAll();
   }
 
   async function takeBack({ kind, id, name }: Trashed) {
     const path = { params: { path: { id } } };
-    if (kind === "bread") await api.POST("/api/breads/{id}/restore", path);
-    else if (kind === "batch") await api.POST("/api/batches/{id}/restore", path);
-    else await api.POST("/api/log/{id}/restore", path);
-    toaster.say(m.trash_taken({ name }));
-    changes.shelf++;
+    const { trouble: why } = await told(
+      `${m.trash_back()}, ${name}`,
+      kind === "bread"
+        ? call(() => api.POST("/api/breads/{id}/restore", path))
+        : kind === "batch"
+          ? call(() => api.POST("/api/batches/{id}/restore", path))
+          : call(() => api.POST("/api/log/{id}/restore", path)),
+    );
+    if (!why) toaster.say(m.trash_taken({ name }));
     await fetchAll();
   }
 
   async function restored(file: BackupFile) {
     looked = null;
     toaster.say(m.restore_done({ day: `${day(file.madeAt)} ${clock(file.madeAt)}` }));
-    changes.shelf++;
+    changes.tell("kitchen");
     await Promise.all([larder.fetch(), fetchAll()]);
   }
 
   const left = (t: Trashed) => Math.max(Math.ceil((keeping?.trashDays ?? 0) - (Date.now() - Date.parse(t.deletedAt)) / DAY_MS), 0);
 </script>
 
+<Trouble trouble={fetched.trouble} again={fetchAll} />
 {#if keeping}
   <div class="grid content-start gap-5 lg:grid-cols-2">
     <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="backups-head">
@@ -87,7 +93,7 @@
         <button class="button strong" onclick={() => void make()} disabled={busy}>{m.backup_make()}</button>
         <FileButton label={m.backup_bring()} accept=".db" disabled={busy} onfile={bring} />
       </div>
-      {#if refusal}<p class="refusal mb-2" role="alert">{say(refusal)}</p>{/if}
+      <Trouble {trouble} />
       <ul data-testid="backups">
         {#each keeping.backups as file (file.name)}
           <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">

@@ -1,13 +1,16 @@
 <script lang="ts">
   import { RadioGroup } from "bits-ui";
   import Trash2 from "@lucide/svelte/icons/trash-2";
-  import { api, refusalsOf } from "../../api/client";
+  import { call, type Trouble as Why } from "../../api/call";
+  import { api, meant } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
-  import type { PowderFill, Refusal, Units } from "../../api/types";
+  import type { PowderFill, Refusal, Units, Vessel } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
-  import { toaster } from "../../toast.svelte";
+  import { newId } from "../../ids";
+  import Trouble from "../../parts/Trouble.svelte";
+  import { toaster, told } from "../../toast.svelte";
   import { number } from "../../words/format";
   import { say } from "../../words/refusals";
 
@@ -22,7 +25,10 @@
   let made = $state({ ...blank });
   let unread = $state(false);
   let refusals = $state.raw<Refusal[]>([]);
+  let trouble = $state.raw<Why | null>(null);
   let formKey = $state(0);
+  // Pressed again after an answer that was lost, it is one vessel.
+  let id = newId();
   const refusalOf = (field: string) => refusals.find((r) => r.field === field);
 
   const choices = $derived<{ key: keyof Units; label: string; options: { value: string; label: string }[] }[]>([
@@ -84,20 +90,33 @@
   async function add(event: SubmitEvent) {
     event.preventDefault();
     if (unread) return;
-    const { data, error } = await api.POST("/api/vessels", { body: { ...$state.snapshot(made), mass: made.mass ?? 0 } });
-    refusals = data ? [] : refusalsOf(error);
+    const body = { ...$state.snapshot(made), mass: made.mass ?? 0, id };
+    let { data, trouble: why } = await call(() => api.POST("/api/vessels", { body }));
+    // It was kept by a request whose answer was lost: from there on it is changed.
+    if (why?.kind === "stale" && why.now) {
+      const params = { path: { id: (why.now as Vessel).id }, header: meant(why.version) };
+      ({ data, trouble: why } = await call(() => api.PUT("/api/vessels/{id}", { params, body })));
+    }
+    refusals = why?.kind === "refused" ? why.refusals : [];
+    trouble = why && why.kind !== "refused" ? why : null;
     if (!data) return;
     made = { ...blank };
+    id = newId();
     formKey++;
     await refresh();
   }
 
   async function remove(id: string, name: string) {
-    const params = { path: { id } };
-    await api.DELETE("/api/vessels/{id}", { params });
+    const path = { id };
+    const header = meant(larder.view?.vesselVersions[id] ?? "");
+    const { trouble: why } = await call(() => api.DELETE("/api/vessels/{id}", { params: { path, header } }));
     await refresh();
+    if (why && why.kind !== "missing") return toaster.trouble(m.delete_name({ name }), why);
     toaster.say(m.deleted({ name }), async () => {
-      await api.POST("/api/vessels/{id}/restore", { params });
+      await told(
+        m.undo(),
+        call(() => api.POST("/api/vessels/{id}/restore", { params: { path } })),
+      );
       await refresh();
     });
   }
@@ -189,6 +208,7 @@
               >
             </select></label
           >
+          <div class="sm:col-span-2"><Trouble {trouble} /></div>
           <button class="button strong sm:col-span-2" type="submit">{m.vessel_add()}</button>
         </form>
       {/key}

@@ -1,15 +1,16 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
-  import { api, refusalsOf } from "../../api/client";
-  import type { BackupFile, Refusal, RestorePreview } from "../../api/types";
+  import { call, type Trouble as Why } from "../../api/call";
+  import { patient } from "../../api/client";
+  import type { BackupFile, RestorePreview } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { clock, day } from "../../words/format";
-  import { say } from "../../words/refusals";
+  import Trouble from "../../parts/Trouble.svelte";
 
   /** What a restore would change, before it is done. */
   let { file, onclose, onrestored }: { file: BackupFile; onclose: () => void; onrestored: (file: BackupFile) => void } = $props();
   let preview = $state.raw<RestorePreview | null>(null);
-  let refusal = $state.raw<Refusal | null>(null);
+  let trouble = $state.raw<Why | null>(null);
   let busy = $state(false);
   const parts: Record<string, () => string> = {
     bread: m.part_bread,
@@ -20,19 +21,19 @@
   };
   const changes = $derived(preview?.parts.some((p) => p.back + p.gone + p.changed > 0) ?? false);
 
-  $effect(() => {
-    void api.GET("/api/keeping/backups/{name}/preview", { params: { path: { name: file.name } } }).then(({ data, error }) => {
-      preview = data ?? null;
-      refusal = data ? null : (refusalsOf(error)[0] ?? null);
-    });
-  });
+  $effect(() => void look());
+  async function look() {
+    const params = { path: { name: file.name } };
+    ({ data: preview, trouble } = await call(() => patient.GET("/api/keeping/backups/{name}/preview", { params })));
+  }
 
   async function restore() {
     busy = true;
-    const { data, error } = await api.POST("/api/keeping/backups/{name}/restore", { params: { path: { name: file.name } } });
+    const params = { path: { name: file.name } };
+    // Whether it was done is seen by looking again: twice it would be backed up twice.
+    ({ trouble } = await call(() => patient.POST("/api/keeping/backups/{name}/restore", { params }), { once: true }));
     busy = false;
-    if (data) onrestored(file);
-    else refusal = refusalsOf(error)[0] ?? null;
+    if (!trouble) onrestored(file);
   }
 </script>
 
@@ -43,7 +44,7 @@
       <Dialog.Title class="text-title font-bold tracking-tight"
         >{m.restore_head({ day: `${day(file.madeAt)} ${clock(file.madeAt)}` })}</Dialog.Title
       >
-      {#if refusal}<p class="refusal my-2" role="alert">{say(refusal)}</p>{/if}
+      <Trouble {trouble} again={preview ? undefined : look} />
       {#if preview}
         <table class="my-3 w-full text-[15px]" data-testid="restore-preview">
           <caption class="pb-1 text-start text-mute">{m.restore_what()}</caption>

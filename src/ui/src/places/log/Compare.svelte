@@ -1,22 +1,23 @@
 <script lang="ts">
   import ArrowLeft from "@lucide/svelte/icons/arrow-left";
+  import { call } from "../../api/call";
   import { api } from "../../api/client";
+  import { Fetched } from "../../api/fetched.svelte";
   import type { ComparedView } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { amount, clock, day } from "../../words/format";
   import { figureName } from "../../words/record";
 
   /** Two to four cookings figure by figure: what a cook notices on top. */
   let { ids }: { ids: string[] } = $props();
-  let view = $state.raw<ComparedView | null>(null);
-  let gone = $state(false);
-
+  const fetched = new Fetched(() => call(() => api.GET("/api/log/compare", { params: { query: { id: ids } } })));
   $effect(() => {
-    void api.GET("/api/log/compare", { params: { query: { id: ids } } }).then(({ data }) => {
-      view = data ?? null;
-      gone = !data;
-    });
+    void ids;
+    void fetched.fetch();
   });
+  const view = $derived(fetched.data);
+  const gone = $derived(fetched.trouble?.kind === "missing" || fetched.trouble?.kind === "refused");
 
   const matters = $derived(view?.rows.filter((r) => r.differs >= 1) ?? []);
   const alike = $derived(view?.rows.filter((r) => r.differs < 1) ?? []);
@@ -57,7 +58,7 @@
     <h2 id="compare-head" class="text-title font-bold tracking-tight">{m.compare_head()}</h2>
     <a class="button plain" href="#/log"><ArrowLeft size={17} aria-hidden="true" />{m.compare_back()}</a>
   </div>
-  {#if gone}<p class="text-mute">{m.compare_gone()}</p>{/if}
+  {#if gone}<p class="text-mute">{m.compare_gone()}</p>{:else}<Trouble trouble={fetched.trouble} again={fetched.fetch} />{/if}
   {#if view}
     <table class="w-full border-collapse text-[15px]">
       <thead>

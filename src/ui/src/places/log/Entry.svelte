@@ -1,9 +1,14 @@
 <script lang="ts">
   import Trash2 from "@lucide/svelte/icons/trash-2";
-  import { api, refusalsOf } from "../../api/client";
+  import { untrack } from "svelte";
+  import { type Answer, call, type Trouble as Why } from "../../api/call";
+  import { api, meant } from "../../api/client";
   import type { LogView, Outcome, Refusal } from "../../api/types";
+  import { newId } from "../../ids";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { storage } from "../../storage.svelte";
+  import { keepOver, type Row } from "../../versions/elsewhere.svelte";
   import { madeOf } from "../../words/figures";
   import Section from "../../section/Section.svelte";
   import { amount, day, fromLocal, toLocal } from "../../words/format";
@@ -20,10 +25,12 @@
     /** An entry that is there, or the batch a new one is written for. */
     line?: LogView;
     batchId?: string;
+    /** Whether something is written here that is not kept. */
+    unkept?: boolean;
     onkept: (line: LogView) => void;
     onremove?: (line: LogView) => void;
   }
-  let { line, batchId, onkept, onremove }: Props = $props();
+  let { line, batchId, unkept = $bindable(false), onkept, onremove }: Props = $props();
 
   // Each figure with its name, its unit and, where it is called otherwise in the plan, the way to it.
   const used = [
@@ -59,20 +66,36 @@
   const start = line;
   // svelte-ignore state_referenced_locally
   const drawer = `ystrata.log.${start?.id ?? batchId}`;
-  const asKept = JSON.stringify({
-    outcome: start?.outcome ?? nothing,
-    cookedAt: start?.cookedAt ?? new Date().toISOString(),
-    photoId: start?.photoId ?? null,
+  /** What of an entry is written. */
+  interface Written {
+    cookedAt: string;
+    outcome: Outcome;
+    photoId: string | null;
+  }
+  /** As it lies in the browser until it is kept: with what it was made from, so that it meets what others wrote meanwhile. */
+  interface Left extends Written {
+    id: string;
+    from: Row<Written> | null;
+  }
+  const rowOf = (view: LogView): Row<Written> => ({
+    version: view.version,
+    figures: { cookedAt: new Date(view.cookedAt).toISOString(), outcome: view.outcome, photoId: view.photoId ?? null },
   });
+  const asKept: Left = start
+    ? { id: start.id, from: rowOf(start), ...structuredClone(rowOf(start).figures) }
+    : { id: newId(), from: null, cookedAt: new Date().toISOString(), outcome: structuredClone(nothing), photoId: null };
   const left = remembered();
+  const { id } = left;
   let outcome = $state(left.outcome);
   let cookedAt = $state(left.cookedAt);
   let photoId = $state(left.photoId);
-  const now = $derived(JSON.stringify({ outcome, cookedAt, photoId }));
-  const unkept = $derived(now !== asKept);
+  const written = (): Written => ({ cookedAt, outcome: $state.snapshot(outcome), photoId });
+  const before = JSON.stringify([asKept.cookedAt, asKept.outcome, asKept.photoId]);
+  const now = $derived(JSON.stringify([cookedAt, outcome, photoId]));
   // What was written but not kept yet outlives a reload.
   $effect(() => {
-    if (unkept) storage.set(drawer, now);
+    unkept = now !== before;
+    if (unkept) storage.set(drawer, JSON.stringify({ id, from: left.from, ...untrack(written) } satisfies Left));
     else storage.remove(drawer);
   });
   let name = $state(start?.batchName ?? "");
@@ -82,14 +105,16 @@
   let unread = $state<Record<string, boolean>>({});
   let missing = $state(false);
   let keeping = $state(false);
+  let trouble = $state.raw<Why | null>(null);
 
   $effect(() => {
     if (batchId) void fetchPlan(batchId);
   });
 
   async function fetchPlan(id: string) {
-    const { data } = await api.GET("/api/batches/{id}/planned", { params: { path: { id } } });
-    missing = !data;
+    const { data, trouble: why } = await call(() => api.GET("/api/batches/{id}/planned", { params: { path: { id } } }));
+    missing = why?.kind === "missing";
+    trouble = why && !missing ? why : null;
     if (!data) return;
     ({ batchName: name, planned = null, glance = null } = data);
     // What bench, scale and stove know needs no retyping; what was written before they did stays.
@@ -103,16 +128,13 @@
     outcome.hands ??= hands ?? null;
   }
 
-  function remembered(): { outcome: Outcome; cookedAt: string; photoId: string | null } {
+  function remembered(): Left {
     try {
-      const { outcome: o, ...rest } = JSON.parse(storage.get(drawer) ?? asKept);
-      return {
-        photoId: null,
-        ...rest,
-        outcome: { ...nothing, ...o, used: { ...nothing.used, ...o.used }, judged: { ...nothing.judged, ...o.judged } },
-      };
+      const { outcome: o, ...rest } = JSON.parse(storage.get(drawer) ?? "") as Left;
+      const whole = { ...nothing, ...o, used: { ...nothing.used, ...o.used }, judged: { ...nothing.judged, ...o.judged } };
+      return { ...asKept, ...rest, outcome: whole };
     } catch {
-      return JSON.parse(asKept);
+      return structuredClone(asKept);
     }
   }
 
@@ -132,26 +154,40 @@
     event.preventDefault();
     if (keeping || Object.values(unread).some(Boolean)) return;
     keeping = true;
-    const body = { batchId: line?.batchId ?? batchId ?? "", cookedAt, outcome: $state.snapshot(outcome), photoId };
-    try {
-      const { data, error } = line
-        ? await api.PUT("/api/log/{id}", { params: { path: { id: line.id } }, body })
-        : await api.POST("/api/log", { body });
-      refusals = data ? [] : refusalsOf(error);
-      if (data) {
-        storage.remove(drawer);
-        onkept(data);
-      }
-    } catch {
-      refusals = [{ field: "", code: "unreadable", unit: "" }];
-    } finally {
-      keeping = false;
-    }
+    const { data, trouble: why } = await (left.from ? put(id, left.from, written()) : add(id, written()));
+    keeping = false;
+    refusals = why?.kind === "refused" ? why.refusals : [];
+    trouble = why && why.kind !== "refused" ? why : null;
+    if (!data) return;
+    storage.remove(drawer);
+    onkept(data);
+  }
+
+  const batchOf = () => line?.batchId ?? batchId ?? "";
+  const put = (id: string, from: Row<Written>, to: Written): Promise<Answer<LogView>> =>
+    keepOver<Written, LogView>({
+      from,
+      to,
+      send: (version, w) => {
+        const body = { batchId: batchOf(), ...w };
+        return call(() => api.PUT("/api/log/{id}", { params: { path: { id }, header: meant(version) }, body }));
+      },
+      rowOf,
+      name,
+      second: (w) => add(newId(), w),
+    });
+  async function add(id: string, w: Written): Promise<Answer<LogView>> {
+    const body = { batchId: batchOf(), ...w, id };
+    const answer = await call(() => api.POST("/api/log", { body }));
+    // It was kept by a request whose answer was lost: from there on it is changed.
+    return answer.trouble?.kind === "stale" && answer.trouble.now ? put(id, rowOf(answer.trouble.now as LogView), w) : answer;
   }
 </script>
 
 {#if missing}
   <section class="tray p-8 text-mute">{m.batch_gone()}</section>
+{:else if trouble && !name}
+  <section class="tray p-4"><Trouble {trouble} again={() => batchId && fetchPlan(batchId)} /></section>
 {:else if name}
   <form class="tray flex min-h-0 min-w-0 flex-col overflow-hidden" onsubmit={keep} aria-label={m.log_entry()} novalidate>
     <div class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-3 sm:px-[22px]">
@@ -267,6 +303,7 @@
     <div class="flex flex-wrap items-center gap-2 border-t-[2.5px] border-rim bg-white px-4 py-2 sm:px-[22px]">
       <button class="button strong" type="submit" disabled={keeping}>{m.keep_entry()}</button>
       {#if unkept}<span class="text-mute">{m.entry_not_kept()}</span>{/if}
+      <Trouble {trouble} />
       {#each refusals.filter((r) => !r.field.startsWith("outcome.")) as r (r.code)}<p class="refusal" role="alert">{say(r)}</p>{/each}
       {#if refusals.some((r) => r.field.startsWith("outcome.")) || Object.values(unread).some(Boolean)}<p class="refusal" role="alert">
           {m.see_the_red()}

@@ -1,10 +1,12 @@
 <script lang="ts">
   import Wrench from "@lucide/svelte/icons/wrench";
   import { push } from "svelte-spa-router";
+  import { call, newest, type Trouble as Why } from "../../api/call";
   import { api } from "../../api/client";
   import type { Complaint, Conviction, Outcome, Symptom } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
   import { mendWords, wordsOf } from "../../words/notes";
   import { symptoms, why } from "../../words/record";
@@ -21,7 +23,8 @@
   }
   let { name, batchId, entryId, breadId, outcome, onpick }: Props = $props();
   let complaints = $state.raw<Complaint[]>([]);
-  let asked = 0;
+  let trouble = $state.raw<Why | null>(null);
+  const only = newest();
   const faults = $derived(outcome.faults ?? null);
   // What is typed meanwhile changes what explains it.
   const question = $derived(JSON.stringify([faults, outcome.used, outcome.timed]));
@@ -33,14 +36,16 @@
   });
 
   async function explain() {
-    const now = ++asked;
     if (!faults?.length) {
       complaints = [];
+      trouble = null;
       return;
     }
     const body = { batchId, entryId: entryId ?? null, outcome: $state.snapshot(outcome) };
-    const { data } = await api.POST("/api/log/explain", { body }).catch(() => ({ data: undefined }));
-    if (now === asked && data) complaints = data;
+    const answer = await only(call(() => api.POST("/api/log/explain", { body })));
+    // What cannot be is said beside its own figure.
+    if (answer) trouble = answer.trouble?.kind === "refused" ? null : answer.trouble;
+    if (answer?.data && faults?.length) complaints = answer.data;
   }
 
   function press(symptom: Symptom) {
@@ -73,6 +78,7 @@
       >
     {/each}
   </div>
+  <Trouble {trouble} again={explain} />
   {#if complaints.length > 0}
     <section class="mt-2 grid gap-2" aria-label={m.faults_why()} aria-live="polite" data-testid="complaints">
       {#each complaints as { symptom, causes } (symptom)}

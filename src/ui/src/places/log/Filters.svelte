@@ -1,7 +1,10 @@
 <script lang="ts">
+  import { call } from "../../api/call";
+  import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
+  import { Fetched } from "../../api/fetched.svelte";
   import { larder } from "../../api/larder.svelte";
-  import type { BreadView, Symptom } from "../../api/types";
+  import type { Symptom } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { shortName } from "../../words/names";
   import { symptomName } from "../../words/symptoms";
@@ -9,8 +12,13 @@
   import { symptoms } from "../../words/record";
 
   let { list }: { list: LogList } = $props();
-  let breads = $state.raw<BreadView[]>([]);
-  void api.GET("/api/breads").then(({ data }) => (breads = data ?? []));
+  // With the kitchen away the list says so beside it; the choices come when it is back.
+  const fetched = new Fetched(() => call(() => api.GET("/api/breads")));
+  $effect(() => {
+    void changes.of("breads");
+    void fetched.fetch();
+  });
+  const breads = $derived(fetched.data ?? []);
   const flours = $derived(larder.choices("dough.flours[].id"));
 </script>
 

@@ -1,26 +1,46 @@
 <script lang="ts">
   import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
   import { Switch } from "bits-ui";
-  import { api } from "../../api/client";
-  import type { LearnedFigure } from "../../api/types";
+  import { call } from "../../api/call";
+  import { changes } from "../../api/changes.svelte";
+  import { api, meant } from "../../api/client";
+  import { Fetched } from "../../api/fetched.svelte";
+  import type { LearnedFigure, LearnedView } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
   import { learnedAmount, learnedName } from "../../words/record";
 
   /** What the record says of flours, vegetables, hands and pan, and whether plans use it. */
-  let figures = $state.raw<LearnedFigure[] | null>(null);
-  void api.GET("/api/learned").then(({ data }) => (figures = data ?? null));
+  const learned = new Fetched(() => call(() => api.GET("/api/learned")));
+  $effect(() => {
+    void changes.of("learned");
+    void changes.of("log");
+    void learned.fetch();
+  });
+  type Said = Pick<LearnedFigure, "kind" | "of" | "used">;
+  const figures = $derived(learned.data?.map((l) => l.figure));
 
-  async function say(figure: LearnedFigure, used: boolean, forget?: boolean) {
-    const { kind, of } = figure;
-    const { data } = await api.PUT("/api/learned", { body: { kind, of, used, forget: forget ?? null } });
-    if (!data) return;
-    figures = data;
+  // One that was begun anew has nothing to show until the next cooking: its version comes with the answer.
+  async function say({ kind, of, used: before }: Said, used: boolean, forget?: boolean, now?: string) {
+    const version = now ?? learned.data?.find((l) => l.figure.kind === kind && l.figure.of === of)?.version ?? "";
+    const body = { kind, of, used, forget: forget ?? null };
+    const { data, trouble, ...answer } = await call(() => api.PUT("/api/learned", { params: { header: meant(version) }, body }));
+    if (trouble) {
+      // What another screen said of it is shown; whoever wanted the same has it.
+      if (trouble.kind === "stale" && trouble.now) learned.data = trouble.now as LearnedView[];
+      const stands = learned.data?.find((l) => l.figure.kind === kind && l.figure.of === of)?.figure.used;
+      if (trouble.kind !== "stale" || stands !== used || forget !== undefined) toaster.trouble(learnedName({ kind, of }), trouble);
+      return;
+    }
+    learned.data = data;
     // What lies on the bench is worked out with what is used now.
     batch.again();
-    if (forget) toaster.say(m.learned_forgotten(), () => say(figure, figure.used, false));
-    else if (forget === undefined) toaster.say(used ? m.learned_on() : m.learned_off(), () => say(figure, !used));
+    const back = (to: boolean, remember?: boolean) => () =>
+      say({ kind, of, used }, to, remember, "version" in answer ? answer.version : "");
+    if (forget) toaster.say(m.learned_forgotten(), back(before, false));
+    else if (forget === undefined) toaster.say(used ? m.learned_on() : m.learned_off(), back(!used));
   }
 
   // Where before and after lie, on a line a little wider than both and what was seen.
@@ -34,6 +54,7 @@
 
 <section class="tray min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-[22px]" aria-label={m.log_view_learned()}>
   <p class="mb-2 max-w-[70ch] text-mute">{m.learned_how({ n: 3, share: "50 %" })}</p>
+  <Trouble trouble={learned.trouble} again={learned.fetch} />
   {#if figures?.length === 0}<p class="py-6 text-mute">{m.learned_none()}</p>{/if}
   <ul data-testid="learned">
     {#each figures ?? [] as figure (figure.kind + figure.of)}

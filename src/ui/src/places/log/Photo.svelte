@@ -1,13 +1,16 @@
 <script lang="ts">
   import Camera from "@lucide/svelte/icons/camera";
   import X from "@lucide/svelte/icons/x";
-  import type { Refusal } from "../../api/types";
+  import { callFile, type Trouble as Why } from "../../api/call";
+  import { WORKED_WITHIN_MS } from "../../api/client";
+  import { newId } from "../../ids";
+  import Trouble from "../../parts/Trouble.svelte";
   import { m } from "../../paraglide/messages";
 
   /** One photo of a cooking; the kitchen makes it anew before it is kept. */
   let { id = $bindable(), label }: { id: string | null; label: string } = $props();
   let sending = $state(false);
-  let bad = $state(false);
+  let trouble = $state.raw<Why | null>(null);
 
   async function send(event: Event & { currentTarget: HTMLInputElement }) {
     const input = event.currentTarget;
@@ -15,21 +18,15 @@
     input.value = "";
     if (!file) return;
     sending = true;
-    bad = false;
-    try {
-      const answer = await fetch("/api/photos", {
-        method: "POST",
-        body: file,
-        headers: { "Content-Type": file.type || "application/octet-stream" },
-      });
-      const view = (await answer.json().catch(() => null)) as { id?: string; refusals?: Refusal[] } | null;
-      if (answer.ok && view?.id) id = view.id;
-      else bad = true;
-    } catch {
-      bad = true;
-    } finally {
-      sending = false;
-    }
+    trouble = null;
+    const own = newId();
+    const headers = { "Content-Type": file.type || "application/octet-stream" };
+    const answer = await callFile<{ id: string }>(() =>
+      fetch(`/api/photos?id=${own}`, { method: "POST", body: file, headers, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
+    );
+    sending = false;
+    trouble = answer.trouble;
+    if (answer.data) id = answer.data.id;
   }
 </script>
 
@@ -45,5 +42,5 @@
       <input class="sr-only" type="file" accept="image/png,image/jpeg,image/webp" onchange={send} disabled={sending} />
     </label>
   {/if}
-  {#if bad}<p class="refusal" role="alert">{m.photo_bad()}</p>{/if}
+  {#if trouble?.kind === "refused"}<p class="refusal" role="alert">{m.photo_bad()}</p>{:else}<Trouble {trouble} />{/if}
 </div>

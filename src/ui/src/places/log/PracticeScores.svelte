@@ -1,21 +1,25 @@
 <script lang="ts">
   import { changes } from "../../api/changes.svelte";
+  import { call } from "../../api/call";
   import { api } from "../../api/client";
-  import type { PracticeScore } from "../../api/types";
+  import { Fetched } from "../../api/fetched.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { day, number } from "../../words/format";
 
   /** How practice at the pan goes: the last rounds as bars, the best one said. */
-  let scores = $state.raw<PracticeScore[]>([]);
+  const fetched = new Fetched(() => call(() => api.GET("/api/practice/scores")));
+  const scores = $derived(fetched.data ?? []);
   // A round just played may still be on its way to the kitchen when the log is opened.
   $effect(() => {
-    void changes.practice;
-    void api.GET("/api/practice/scores").then(({ data }) => (scores = data ?? []));
+    void changes.of("practice");
+    void fetched.fetch();
   });
   const last = $derived(scores.slice(0, 16).toReversed());
   const best = $derived(Math.max(...scores.map((s) => s.score)));
 </script>
 
+<Trouble trouble={fetched.trouble} again={fetched.fetch} />
 {#if scores.length > 0}
   <section class="mt-3 border-t-2 border-rim-soft pt-2" aria-labelledby="practice-head" data-testid="practice-scores">
     <h2 id="practice-head" class="text-[15px] font-bold">{m.practice_scores()}</h2>

@@ -1,16 +1,24 @@
 <script lang="ts">
+  import { call } from "../../api/call";
+  import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
-  import type { TrendsView } from "../../api/types";
+  import { Fetched } from "../../api/fetched.svelte";
+  import Trouble from "../../parts/Trouble.svelte";
   import { m } from "../../paraglide/messages";
   import { nameOf } from "../../words/record";
   import LeavesChart from "./LeavesChart.svelte";
   import TrendChart from "./TrendChart.svelte";
 
   /** What many cookings show and one does not. */
-  let trends = $state.raw<TrendsView | null>(null);
-  void api.GET("/api/log/trends").then(({ data }) => (trends = data ?? null));
+  const fetched = new Fetched(() => call(() => api.GET("/api/log/trends")));
+  $effect(() => {
+    void changes.of("log");
+    void fetched.fetch();
+  });
+  const trends = $derived(fetched.data);
 </script>
 
+<Trouble trouble={fetched.trouble} again={fetched.fetch} />
 {#if trends}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div

@@ -1,3 +1,4 @@
+import { call, newest, type Trouble } from "../../api/call";
 import { api } from "../../api/client";
 import type { LogLine, Symptom } from "../../api/types";
 
@@ -13,7 +14,8 @@ export class LogList {
   count = $state(0);
   next = $state<string | null>(null);
   fetched = $state(false);
-  private asked = 0;
+  trouble = $state.raw<Trouble | null>(null);
+  private only = newest();
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   get filtered(): boolean {
@@ -28,7 +30,6 @@ export class LogList {
 
   /** The first page anew, or the one after what is there. */
   async fetch(more = false): Promise<void> {
-    const asked = ++this.asked;
     const query = {
       ...(this.find.trim() && { find: this.find.trim() }),
       ...(this.bread && { bread: this.bread }),
@@ -37,9 +38,12 @@ export class LogList {
       ...(more && this.next && { after: this.next }),
     };
     // With the kitchen away the lines stay as they are.
-    const { data } = await api.GET("/api/log", { params: { query } }).catch(() => ({ data: undefined }));
+    const answer = await this.only(call(() => api.GET("/api/log", { params: { query } })));
     // Another question came meanwhile: its answer is on its way.
-    if (asked !== this.asked || !data) return;
+    if (!answer) return;
+    this.trouble = answer.trouble;
+    const { data } = answer;
+    if (!data) return;
     this.lines = more ? [...this.lines, ...data.lines] : data.lines;
     this.count = data.count;
     this.next = data.next ?? null;

@@ -1,9 +1,13 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
-  import { api, refusalsOf } from "../../api/client";
+  import { call, type Trouble as Why } from "../../api/call";
+  import { api, meant } from "../../api/client";
   import type { BreadView, Refusal } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { toaster } from "../../toast.svelte";
+  import { newId } from "../../ids";
+  import Trouble from "../../parts/Trouble.svelte";
+  import { toaster, told } from "../../toast.svelte";
+  import { breadRow, keepOver } from "../../versions/elsewhere.svelte";
   import { say } from "../../words/refusals";
 
   interface Props {
@@ -19,17 +23,35 @@
   let about = $state(before.about);
   let tags = $state(before.tags.join(", "));
   let refusals = $state.raw<Refusal[]>([]);
-  const put = (body: { name: string; about: string; tags: string[] }) =>
-    api.PUT("/api/breads/{id}", { params: { path: { id: before.id } }, body: { ...body, spec: before.spec } });
+  let trouble = $state.raw<Why | null>(null);
+  type Row = ReturnType<typeof breadRow>;
+  const put = (from: Row, to: Row["figures"]) =>
+    keepOver<Row["figures"], BreadView>({
+      from,
+      to,
+      send: (version, body) =>
+        call(() => api.PUT("/api/breads/{id}", { params: { path: { id: before.id }, header: meant(version) }, body })),
+      rowOf: breadRow,
+      name: before.name,
+      second: (figures) => {
+        const body = { ...figures, name: m.name_here({ name: figures.name }).slice(0, 80), id: newId() };
+        return call(() => api.POST("/api/breads", { body }));
+      },
+    });
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
-    const { data, error } = await put({ name, about, tags: tags.split(",") });
-    if (!data) return (refusals = refusalsOf(error));
+    const row = breadRow(before);
+    const words = tags.split(",").map((t) => t.trim());
+    const { data, trouble: why } = await put(row, { ...row.figures, name: name.trim(), about: about.trim(), tags: words.filter(Boolean) });
+    refusals = why?.kind === "refused" ? why.refusals : [];
+    trouble = why && why.kind !== "refused" ? why : null;
+    if (!data) return;
     await onkept();
     onclose();
     toaster.say(m.bread_kept({ name: data.name }), async () => {
-      await put(before);
+      const { name: n, about: a, tags: t } = before;
+      await told(m.undo(), put(breadRow(data), { ...breadRow(data).figures, name: n, about: a, tags: t }));
       await onkept();
     });
   }
@@ -49,6 +71,7 @@
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
     <Dialog.Content class="tray fixed inset-x-3 top-[10vh] z-50 mx-auto max-w-lg p-5">
       <Dialog.Title class="mb-3 text-title leading-none font-bold">{m.edit_bread()}</Dialog.Title>
+      <Trouble {trouble} />
       <form class="grid gap-3" onsubmit={keep} novalidate>
         <label class="grid gap-1"
           >{m.item_name()}<input

@@ -1,12 +1,16 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
+  import { call, newest, type Trouble as Why } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
-  import { api, refusalsOf } from "../../api/client";
+  import { api, meant } from "../../api/client";
   import type { RecipeRead, Refusal, SettledLine } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { toaster } from "../../toast.svelte";
+  import { newId } from "../../ids";
+  import Trouble from "../../parts/Trouble.svelte";
+  import { toaster, told } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
   import { say } from "../../words/refusals";
+  import { troubleWords } from "../../words/trouble";
   import RecipeLine from "./RecipeLine.svelte";
 
   /** A recipe from elsewhere as a bread: what was understood, and what the cook has to settle. */
@@ -18,7 +22,10 @@
   let problem = $state("");
   let refusals = $state.raw<Refusal[]>([]);
   let text = "";
-  let newest = 0;
+  let trouble = $state.raw<Why | null>(null);
+  const only = newest();
+  // Pressed again after an answer that was lost, it is one bread.
+  const id = newId();
 
   const open = (trouble: string) => ["noAmount", "twoWays", "noIngredient", "several"].includes(trouble);
   const unsettled = $derived(read?.lines.filter((l) => open(l.trouble)).length ?? 0);
@@ -39,13 +46,10 @@
   }
 
   async function ask() {
-    const mine = ++newest;
-    const { data, error } = await api
-      .POST("/api/files/recipes", { body: { file: text, settled } })
-      .catch(() => ({ data: undefined, error: undefined }));
-    if (mine !== newest) return;
-    if (data) read = data;
-    problem = data ? "" : error ? refusalsOf(error).map(say).join(" ") : m.no_answer();
+    const answer = await only(call(() => api.POST("/api/files/recipes", { body: { file: text, settled } })));
+    if (!answer) return;
+    if (answer.data) read = answer.data;
+    problem = answer.trouble ? troubleWords(answer.trouble) : "";
   }
 
   function settle(line: SettledLine) {
@@ -55,13 +59,20 @@
 
   async function keep() {
     if (!read?.spec) return;
-    const { data, error } = await api.POST("/api/breads", { body: { name, about: read.about, tags: read.tags, spec: read.spec } });
-    if (!data) return (refusals = refusalsOf(error));
-    changes.shelf++;
+    const body = { name, about: read.about, tags: read.tags, spec: read.spec, id };
+    const { data, trouble: why } = await call(() => api.POST("/api/breads", { body }));
+    refusals = why?.kind === "refused" ? why.refusals : [];
+    trouble = why && why.kind !== "refused" ? why : null;
+    if (!data) return;
+    changes.tell("breads");
     onclose();
     toaster.say(m.bread_made({ name: data.name }), async () => {
-      await api.DELETE("/api/breads/{id}", { params: { path: { id: data.id } } });
-      changes.shelf++;
+      const params = { path: { id: data.id }, header: meant(data.version) };
+      await told(
+        m.undo(),
+        call(() => api.DELETE("/api/breads/{id}", { params })),
+      );
+      changes.tell("breads");
     });
   }
 </script>
@@ -72,6 +83,7 @@
     <Dialog.Content class="tray fixed inset-x-3 top-[5vh] z-50 mx-auto flex max-h-[90vh] max-w-3xl flex-col p-5">
       <Dialog.Title class="mb-2 text-title leading-none font-bold">{m.recipe_title()}</Dialog.Title>
       {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
+      <Trouble {trouble} />
       {#if read}
         <label class="mb-2 grid gap-1">{m.item_name()}<input class="field" maxlength="80" bind:value={name} /></label>
         <!-- Scrolled by keyboard as well. -->

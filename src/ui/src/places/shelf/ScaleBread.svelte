@@ -1,9 +1,11 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
-  import { api, refusalsOf } from "../../api/client";
+  import { call, newest, type Trouble as Why } from "../../api/call";
+  import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { BatchSheet, BatchSpec, BreadView, Refusal, StartBy } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { ask } from "../../stages/dough/ledger";
   import { amount, number, parseNumber } from "../../words/format";
   import { say } from "../../words/refusals";
@@ -21,7 +23,8 @@
   let sheet = $state.raw<BatchSheet | null>(null);
   let refusals = $state.raw<Refusal[]>([]);
   let typed = $state<string | null>(null);
-  let newest = 0;
+  let trouble = $state.raw<Why | null>(null);
+  const only = newest();
 
   const ways: { by: Exclude<StartBy, "filling">; label: () => string; unit: string }[] = [
     { by: "pieces", label: m.start_pieces, unit: "" },
@@ -36,11 +39,12 @@
   // What goes by the sheet waits for the newest.
   let planned = plan();
   async function plan() {
-    const mine = ++newest;
-    const { data, error } = await api.POST("/api/plan", { body: $state.snapshot(spec) });
-    if (mine !== newest) return;
-    if (data) sheet = data;
-    refusals = data ? [] : refusalsOf(error);
+    const body = $state.snapshot(spec);
+    const answer = await only(call(() => api.POST("/api/plan", { body })));
+    if (!answer) return;
+    if (answer.data) sheet = answer.data;
+    refusals = answer.trouble?.kind === "refused" ? answer.trouble.refusals : [];
+    trouble = answer.trouble && answer.trouble.kind !== "refused" ? answer.trouble : null;
   }
 
   async function choose(by: StartBy) {
@@ -71,6 +75,7 @@
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
     <Dialog.Content class="tray fixed inset-x-3 top-[12vh] z-50 mx-auto max-w-md p-5">
       <Dialog.Title class="mb-3 text-title leading-tight font-bold">{m.scale_title({ name: bread.name })}</Dialog.Title>
+      <Trouble {trouble} again={() => (planned = plan())} />
       <div class="grid grid-cols-4 gap-1 rounded-xl border-2 border-rim-soft bg-white p-0.5" role="group" aria-label={m.start_from()}>
         {#each ways as { by, label } (by)}
           <button

@@ -1,3 +1,4 @@
+import { call } from "../../api/call";
 import { api } from "../../api/client";
 import type { BreadView } from "../../api/types";
 import { save } from "../../files/files";
@@ -7,7 +8,7 @@ import { cardSteps } from "../../words/card";
 export async function saveRecipe(bread: BreadView): Promise<boolean> {
   const [recipe, plan] = await Promise.all([
     fetch(`/api/files/recipes/${bread.id}`).catch(() => null),
-    api.POST("/api/plan", { body: bread.spec }).catch(() => ({ data: undefined })),
+    call(() => api.POST("/api/plan", { body: bread.spec })),
   ]);
   if (!recipe?.ok || !plan.data) return false;
   const name = /filename="?([^";]+)/.exec(recipe.headers.get("content-disposition") ?? "")?.[1] ?? "recipe.jsonld";

@@ -5,19 +5,24 @@
   import { onMount } from "svelte";
   import { push } from "svelte-spa-router";
   import { MediaQuery } from "svelte/reactivity";
-  import type { PressBody, StoveTask } from "../../api/types";
+  import Volume2 from "@lucide/svelte/icons/volume-2";
+  import VolumeX from "@lucide/svelte/icons/volume-x";
+  import { untrack } from "svelte";
+  import type { StoveEvent, StoveTask } from "../../api/types";
+  import { keyOf as nameOfKey } from "../../keys";
+  import { letters } from "../../letters.svelte";
   import { m } from "../../paraglide/messages";
   import { storage } from "../../storage.svelte";
-  import { StoveScreen } from "../../stove.svelte";
+  import { awake, bell, bellWords, voice } from "../../stove/bell.svelte";
+  import { type Press, presses } from "../../stove/presses.svelte";
+  import { StoveScreen } from "../../stove/screen.svelte";
   import { breachWords, span } from "../../words/clock";
-  import { clock as hour, fromLocal, number, toLocal } from "../../words/format";
-  import { eventWords, stoveRefusal } from "../../words/stove";
+  import { clock as hour, day, fromLocal, number, toLocal } from "../../words/format";
+  import { eventWords, pieceName, stoveRefusal, taskWords } from "../../words/stove";
   import Belt from "./Belt.svelte";
   import HandsNow from "./HandsNow.svelte";
   import PanCard from "./PanCard.svelte";
-  import { bell, bellWords, stayAwake } from "./ring.svelte";
 
-  type Press = Omit<PressBody, "id" | "ago">;
   type Shows = "all" | "pans" | "hands";
   let { id }: { id: string } = $props();
   const SHOWS = "ystrata.stove.shows";
@@ -26,11 +31,14 @@
   const screen = new StoveScreen(id);
   const view = $derived(screen.view);
   const sheet = $derived(view?.sheet ?? null);
+  const refused = $derived(presses.refusalOf(id));
   const now = $derived(screen.now);
   let shows = $state<Shows>((storage.get(SHOWS) as Shows | null) ?? "all");
   let history = $state(false);
   let ask = $state(false);
-  onMount(stayAwake);
+  onMount(() => awake.keep());
+  onMount(() => voice.look());
+  onMount(() => bell.try());
 
   const KEYS = ["F", "G", "H", "J", "K", "L"];
   const spots = $derived(sheet?.pans.flatMap((pan) => pan.places.map((place) => ({ pan: pan.pan, place: place.place }))) ?? []);
@@ -57,28 +65,61 @@
   const nearest = $derived(tasks.find((t) => shows === "all" || (shows === "hands") === isBench(t)) ?? null);
   const next = $derived(nearest ? pressOf(nearest) : null);
 
-  // A stay that is over rings once; so does work that hands were waiting for.
+  // A stay that is over rings once; so does work that hands were waiting for. What is due is said as well: to a screen reader, and aloud where that is wanted.
+  const due = $derived.by(() => {
+    if (!sheet) return [];
+    const there = sheet;
+    const stays = there.pans.flatMap((pan) =>
+      pan.places.flatMap((p) => {
+        if (p.due == null) return [];
+        const piece = pieceName(there, p.bread ?? 0, p.numbers[0] ?? 0);
+        return [
+          { key: `${pan.pan}-${p.place}-${p.numbers[0]}-${p.turns}`, at: p.due, words: (p.lift ? m.say_lift : m.say_turn)({ piece }) },
+        ];
+      }),
+    );
+    const work = bench
+      ? [{ key: `hands-${bench.work}-${bench.bread}-${bench.number}`, at: bench.at, words: m.say_now({ what: taskWords(there, bench) }) }]
+      : [];
+    return [...(shows === "hands" ? [] : stays), ...(shows === "pans" ? [] : work)];
+  });
   const rung: Record<string, true> = {};
+  let said = $state("");
   $effect(() => {
-    if (!sheet) return;
-    const due = [
-      ...(shows === "hands"
-        ? []
-        : sheet.pans.flatMap((pan) =>
-            pan.places.flatMap((p) => (p.due == null ? [] : [{ key: `${pan.pan}-${p.place}-${p.numbers[0]}-${p.turns}`, at: p.due }])),
-          )),
-      ...(bench && shows !== "pans" ? [{ key: `hands-${bench.work}-${bench.bread}-${bench.number}`, at: bench.at }] : []),
-    ];
     const over = due.filter((d) => now >= d.at && !rung[d.key]);
     // What was over already when the screen came does not ring for itself.
-    if (over.some((d) => now - d.at < 3)) bell.ring();
+    const fresh = over.filter((d) => now - d.at < 3);
+    if (fresh.length > 0) {
+      bell.ring();
+      said = fresh.map((d) => d.words).join(". ");
+      voice.say(said);
+    }
     for (const d of over) rung[d.key] = true;
   });
+  // The browser slows a hidden page: what is due next is waited for by a clock that it does not slow.
+  const soonest = $derived(Math.min(...due.filter((d) => d.at > now).map((d) => d.at)));
+  $effect(() => {
+    const at = Number.isFinite(soonest) ? soonest : null;
+    untrack(() => screen.ringAt(at));
+  });
+  // A browser that keeps the bell silent may let it ring once the screen was touched.
+  const touched = () => {
+    if (bell.blocked) bell.try();
+  };
+  const olds = $derived(screen.waiting.filter((w) => w.asked));
+  const oldWords = (w: (typeof olds)[number]) =>
+    m.old_press({
+      what: sheet ? eventWords(sheet, { ...w.body, at: 0 } as StoveEvent) : "",
+      day: day(new Date(w.at).toISOString()),
+      time: hour(new Date(w.at).toISOString()),
+    });
 
   // What changed under the finger, by this screen or another, takes no press for a moment: nobody meant it.
   const SETTLES_MS = 300;
   let unsettled = $state<Record<string, boolean>>({});
   const last: Record<string, string> = {};
+  const settling: ReturnType<typeof setTimeout>[] = [];
+  onMount(() => () => settling.forEach(clearTimeout));
   const keyOfSpot = (pan: number, place: number) => `${pan}-${place}`;
   $effect(() => {
     if (!sheet) return;
@@ -91,7 +132,7 @@
     for (const [key, signature] of now) {
       if (last[key] !== undefined && last[key] !== signature) {
         unsettled[key] = true;
-        setTimeout(() => (unsettled[key] = false), SETTLES_MS);
+        settling.push(setTimeout(() => (unsettled[key] = false), SETTLES_MS));
       }
       last[key] = signature;
     }
@@ -103,16 +144,18 @@
     if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || !sheet) return;
     const target = event.target as HTMLElement;
     if (target.closest("input, textarea, select, [role=dialog]")) return;
-    const spot = spots[KEYS.indexOf(event.key.toUpperCase())];
-    if (event.key === " ") {
+    const name = nameOfKey(event);
+    const spot = spots[KEYS.indexOf(name)];
+    if (name === " ") {
       if (target.closest("button, a")) return;
       if (next && settled(next)) screen.press(next);
-    } else if (event.key === "Escape") leave();
-    else if (event.key.toUpperCase() === "U") {
+    } else if (name === "Escape") leave();
+    else if (!letters.on) return;
+    else if (name === "U") {
       screen.undoLast();
-    } else if (event.key.toUpperCase() === "D") {
+    } else if (name === "D") {
       if (bench && !unsettled.hands) screen.press(pressOf(bench)!);
-    } else if (event.key.toUpperCase() === "B") bell.toggle();
+    } else if (name === "B") bell.toggle();
     else if (spot) document.querySelector<HTMLElement>(`[data-pan="${spot.pan}"] [data-place="${spot.place}"] button.act`)?.click();
     else return;
     event.preventDefault();
@@ -127,7 +170,8 @@
   }
 </script>
 
-<svelte:window onkeydown={key} />
+<svelte:window onkeydown={key} onpointerdown={touched} onkeyup={touched} />
+<p class="sr-only" aria-live="assertive" data-testid="said">{said}</p>
 
 <div class="stove" data-testid="stove">
   {#if screen.missing}
@@ -150,21 +194,35 @@
         {:else}<b class="text-(--hot)">{m.late_by({ time: span(-sheet.inHand) })}</b>{/if}</button
       >
       <span class="flex-1 max-sm:hidden"></span>
-      {#if !screen.heard}<span class="chip !border-(--hot)" role="alert" data-testid="unheard">{m.kitchen_silent()}</span>{/if}
+      {#if !screen.heard}<span class="chip !border-(--hot)" role="alert" data-testid="unheard">{m.kitchen_silent()}</span>
+      {:else if screen.full}<span class="chip !border-(--hot)" role="alert" data-testid="unheard">{m.stove_full()}</span>{/if}
       <span class="flex gap-1" role="group" aria-label={m.this_screen_shows()}>
         {#each [["all", m.shows_all()], ["pans", m.shows_pans()], ["hands", m.shows_hands()]] as const as [what, label] (what)}
           <button class="chip tab" aria-pressed={shows === what} onclick={() => show(what)}>{label}</button>
         {/each}
       </span>
+      {#if !awake.kept}<span class="chip !text-[15px]" data-testid="may-sleep">{m.may_sleep()}</span>{/if}
       <button class="chip tab" aria-label={bellWords()} onclick={() => bell.toggle()}
-        >{#if bell.on}<Bell size={20} aria-hidden="true" />{:else}<BellOff size={20} aria-hidden="true" />{/if}</button
+        >{#if bell.on && !bell.blocked}<Bell size={20} aria-hidden="true" />{:else}<BellOff size={20} aria-hidden="true" />{/if}</button
       >
+      {#if voice.there}<button class="chip tab" aria-label={m.voice_says()} aria-pressed={voice.on} onclick={() => voice.toggle()}
+          >{#if voice.on}<Volume2 size={20} aria-hidden="true" />{:else}<VolumeX size={20} aria-hidden="true" />{/if}</button
+        >{/if}
       <button class="chip tab" onclick={leave}>{m.leave_stove()} <kbd class="max-sm:hidden">Esc</kbd></button>
     </header>
     <div class="notices" role="status">
-      {#if screen.refused}<p class="notice">
-          {stoveRefusal[screen.refused]()}<button class="chip tab" onclick={() => (screen.refused = null)}>{m.close()}</button>
+      {#if refused}<p class="notice">
+          {stoveRefusal[refused]()}<button class="chip tab" onclick={() => presses.forgetRefusal(id)}>{m.close()}</button>
         </p>{/if}
+      {#each olds as old (old.body.id)}<p class="notice" data-testid="old-press">
+          {oldWords(old)}
+          {#if presses.couldBeThen(old)}<button class="chip tab" onclick={() => presses.settle(old, "then")}
+              >{m.old_then({ time: hour(new Date(old.at).toISOString()) })}</button
+            >{/if}
+          <button class="chip tab" onclick={() => presses.settle(old, "now")}>{m.old_now()}</button>
+          <button class="chip tab" onclick={() => presses.settle(old, "never")}>{m.old_never()}</button>
+        </p>{/each}
+      {#if bell.on && bell.blocked}<p class="notice" data-testid="bell-blocked">{m.bell_blocked()}</p>{/if}
       {#if sheet.open}<p class="notice" data-testid="left-open">
           {m.left_open({ time: span(sheet.left) })}
           <button class="chip tab" onclick={() => screen.press({ act: "table", value: sheet.table })}>{m.go_on()}</button>

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { api, refusalsOf } from "../../api/client";
+  import { call, callFile } from "../../api/call";
+  import { api, WORKED_WITHIN_MS } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
-  import { listen } from "../../api/scale.svelte";
-  import type { BadLine, BatchSheet, Refusal, ScaleState } from "../../api/types";
+  import { listenToScale } from "../../api/instruments.svelte";
+  import type { BadLine, BatchSheet, ScaleState } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import BadLines from "../../files/BadLines.svelte";
   import FileButton from "../../files/FileButton.svelte";
@@ -10,9 +11,10 @@
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import FigureField from "../../parts/FigureField.svelte";
-  import { toaster } from "../../toast.svelte";
+  import { toaster, told } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
   import { say } from "../../words/refusals";
+  import { troubleWords } from "../../words/trouble";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();
@@ -25,9 +27,9 @@
   let problem = $state("");
   let bad = $state.raw<BadLine[]>([]);
   let view = $state<{ standIn: boolean; tares: boolean }>({ standIn: false, tares: false });
-  void api.GET("/api/scale").then(({ data }) => (view = data ?? view));
+  void call(() => api.GET("/api/scale")).then(({ data }) => (view = data ?? view));
 
-  const scale = listen((mass) => take(mass));
+  const scale = listenToScale(take);
   const stateName: Record<ScaleState, () => string> = {
     ready: () => (scale.now.steady ? m.scale_steady() : m.scale_swings()),
     overload: m.scale_overload,
@@ -69,12 +71,12 @@
 
   /** Weights another scale wrote down: they take the place of what lies on the tray. */
   async function readTray(file: File) {
-    const answer = await fetch("/api/files/balls", { method: "POST", headers: { "content-type": "text/csv" }, body: file }).catch(
-      () => null,
+    const headers = { "content-type": "text/csv" };
+    const { data: read, trouble } = await callFile<{ weighed?: number[]; bad?: BadLine[] }>(() =>
+      fetch("/api/files/balls", { method: "POST", headers, body: file, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
     );
-    const read = (await answer?.json().catch(() => null)) as { weighed?: number[]; bad?: BadLine[]; refusals?: Refusal[] } | null;
     bad = read?.bad ?? [];
-    problem = answer?.ok && read ? (bad.length ? m.file_none_taken() : "") : answer ? refusalsOf(read).map(say).join(" ") : m.no_answer();
+    problem = trouble ? troubleWords(trouble) : bad.length ? m.file_none_taken() : "";
     if (problem || !read?.weighed) return;
     const before = [...weighed()];
     lay(read.weighed);
@@ -88,7 +90,11 @@
   const widest = $derived(Math.max(...tray.balls.map((b) => b.across), sheet.balls.across));
   const correction = (grams: number) =>
     grams === 0 ? m.tray_right() : (grams > 0 ? m.tray_add : m.tray_take)({ mass: amount(Math.abs(grams), "g") });
-  const play = (body: { load?: number; ballLike?: number; plugged?: boolean }) => api.POST("/api/scale/stand-in", { body });
+  const play = (body: { load?: number; ballLike?: number; plugged?: boolean }) =>
+    told(
+      m.stand_in(),
+      call(() => api.POST("/api/scale/stand-in", { body })),
+    );
   const unplugged = $derived(scale.now.state === "unplugged");
 </script>
 
@@ -103,7 +109,14 @@
       <span class={scale.now.state !== "ready" ? "text-chilli" : scale.now.steady ? "text-leaf" : "text-mute"}
         >{stateName[scale.now.state]()}</span
       >
-      {#if view.tares}<button class="button ms-2 !px-3" onclick={() => void api.POST("/api/scale/tare")}>{m.scale_tare()}</button>{/if}
+      {#if view.tares}<button
+          class="button ms-2 !px-3"
+          onclick={() =>
+            void told(
+              m.scale_tare(),
+              call(() => api.POST("/api/scale/tare")),
+            )}>{m.scale_tare()}</button
+        >{/if}
     </p>
   </div>
   <dl class="grid grid-cols-3 content-start gap-x-3 gap-y-2 sm:grid-cols-3">

@@ -1,10 +1,12 @@
 <script lang="ts">
   import Plus from "@lucide/svelte/icons/plus";
   import X from "@lucide/svelte/icons/x";
-  import { onMount } from "svelte";
+  import { call } from "../../api/call";
+  import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
+  import { Fetched } from "../../api/fetched.svelte";
   import { larder } from "../../api/larder.svelte";
-  import type { Ahead, BreadView, ClockSpec } from "../../api/types";
+  import type { Ahead, ClockSpec } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
@@ -18,11 +20,12 @@
   const clock = $derived(clockOf(spec));
   const put = (change: Partial<ClockSpec>) => (spec.clock = { ...clock, ...change });
   const beside = $derived(clock.beside ?? []);
-  let breads = $state.raw<BreadView[]>([]);
-  onMount(async () => {
-    const { data } = await api.GET("/api/breads");
-    breads = data ?? [];
+  const fetched = new Fetched(() => call(() => api.GET("/api/breads")));
+  $effect(() => {
+    void changes.of("breads");
+    void fetched.fetch();
   });
+  const breads = $derived(fetched.data ?? []);
   const ahead: { value: Ahead; label: string }[] = [
     { value: "none", label: m.ahead_none() },
     { value: "fridge", label: m.ahead_fridge() },

@@ -3,6 +3,7 @@
   import Flame from "@lucide/svelte/icons/flame";
   import Printer from "@lucide/svelte/icons/printer";
   import { push } from "svelte-spa-router";
+  import { call } from "../../api/call";
   import { api } from "../../api/client";
   import type { ClockBy, ClockSpec, PieceLife } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
@@ -10,7 +11,8 @@
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Figure from "../../parts/Figure.svelte";
-  import { toaster } from "../../toast.svelte";
+  import { newId } from "../../ids";
+  import { toaster, told } from "../../toast.svelte";
   import { breachWords, hourOf, lifeWords, span } from "../../words/clock";
   import { day, fromLocal, number, toLocal } from "../../words/format";
   import type { StageProps } from "../props";
@@ -51,9 +53,12 @@
   async function toTheStove() {
     const batchId = await kept();
     if (!batchId) return;
-    const { data } = await api.POST("/api/services", { body: { batchId } });
+    const body = { batchId, id: newId() };
+    const { data } = await told(
+      m.begin_a_batch(),
+      call(() => api.POST("/api/services", { body })),
+    );
     if (data) await push(`/stove/${data.id}`);
-    else toaster.say(m.stove_not_begun());
   }
   async function calendar(alarms: boolean) {
     const id = await kept();

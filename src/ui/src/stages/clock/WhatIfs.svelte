@@ -1,9 +1,11 @@
 <script lang="ts">
   import Check from "@lucide/svelte/icons/check";
+  import { call, newest, type Trouble as Why } from "../../api/call";
   import { api } from "../../api/client";
   import type { ClockView, WhatIfSheet } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
   import { buys, span, whatIfName } from "../../words/clock";
   import { amount } from "../../words/format";
@@ -15,7 +17,8 @@
   let all = $state.raw<WhatIfSheet[]>([]);
   // The changes each would make are laid into the batch as it was then: after another change they are asked for anew.
   let answered = "";
-  let asked = 0;
+  let trouble = $state.raw<Why | null>(null);
+  const only = newest();
   let timer: ReturnType<typeof setTimeout> | undefined;
   const AFTER_MS = 350;
   const report = $derived(view.sheet.report);
@@ -30,11 +33,13 @@
     return () => clearTimeout(timer);
   });
   async function ask() {
-    const turn = ++asked;
     const body = { name: batch.name, spec: $state.snapshot(spec), madeFor: batch.madeFor };
-    const { data } = await api.POST("/api/clock/what-ifs", { body }).catch(() => ({ data: undefined }));
-    if (!data || turn !== asked) return;
-    all = data;
+    const answer = await only(call(() => api.POST("/api/clock/what-ifs", { body })));
+    if (!answer) return;
+    // What cannot be is said on the bench.
+    trouble = answer.trouble?.kind === "refused" ? null : answer.trouble;
+    if (!answer.data) return;
+    all = answer.data;
     answered = JSON.stringify(body);
   }
   const stale = () => answered !== JSON.stringify({ name: batch.name, spec: $state.snapshot(spec), madeFor: batch.madeFor });
@@ -68,6 +73,7 @@
       waits: span(report.rolledWait),
     })}
   </p>
+  <Trouble {trouble} again={ask} />
   <ul class="mt-1 grid gap-x-6 sm:grid-cols-2 xl:grid-cols-3" data-testid="what-ifs">
     {#each all as w (w.what)}
       <li class="flex min-h-11 items-center justify-between gap-3 border-t border-line py-0.5" data-what={w.what}>

@@ -1,21 +1,27 @@
 <script lang="ts">
   import Scale from "@lucide/svelte/icons/scale";
+  import { call } from "../../api/call";
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
-  import { listen } from "../../api/scale.svelte";
+  import { listenToScale } from "../../api/instruments.svelte";
   import type { FillingStep } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
+  import { told } from "../../toast.svelte";
   import { amount } from "../../words/format";
 
   // Weights before and after a step, typed or as the bench scale shows them at rest.
   // The stand-in scale is played with from here: what the step should leave.
   let { step, path, expected }: { step: FillingStep; path: string; expected: number } = $props();
   let standIn = $state(false);
-  void api.GET("/api/scale").then(({ data }) => (standIn = data?.standIn ?? false));
-  const lay = (load: number) => void api.POST("/api/scale/stand-in", { body: { load } });
-  const scale = listen(() => {});
+  void call(() => api.GET("/api/scale")).then(({ data }) => (standIn = data?.standIn ?? false));
+  const lay = (load: number) =>
+    void told(
+      m.stand_in(),
+      call(() => api.POST("/api/scale/stand-in", { body: { load } })),
+    );
+  const scale = listenToScale(() => {});
   const reading = $derived(scale.now.steady && (scale.now.mass ?? 0) >= 1 ? Math.round(scale.now.mass ?? 0) : null);
   // A weight taken over from the scale takes the place of what was typed.
   let taken = $state(0);

@@ -1,11 +1,13 @@
 <script lang="ts">
   import ArrowDown from "@lucide/svelte/icons/arrow-down";
   import ArrowUp from "@lucide/svelte/icons/arrow-up";
+  import { call, newest, type Trouble as Why } from "../../api/call";
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { ComparedProgram } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import Section from "../../section/Section.svelte";
   import { toaster } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
@@ -21,18 +23,21 @@
   const most = $derived((larder.view?.mostCompared ?? 6) - 1);
 
   // Answers can overtake each other; only the newest counts.
-  let asked = 0;
-  $effect(() => {
+  const only = newest();
+  let trouble = $state.raw<Why | null>(null);
+  $effect(() => void ask());
+  async function ask() {
     const body = {
       spec: $state.snapshot(spec),
       schools: $state.snapshot(picked),
       programs: [{ id: own, sheet: $state.snapshot(spec.sheet), fold: $state.snapshot(spec.fold) }],
     };
-    const mine = ++asked;
-    void api.POST("/api/compare", { body }).then(({ data }) => {
-      if (data && mine === asked) rows = data;
-    });
-  });
+    const answer = await only(call(() => api.POST("/api/compare", { body })));
+    if (!answer) return;
+    rows = answer.data ?? rows;
+    // What cannot be is said on the bench.
+    trouble = answer.trouble?.kind === "refused" ? null : answer.trouble;
+  }
 
   const apart = (r: ComparedProgram) => (r.fold ? (r.fold.rings?.onEdge ? r.fold.rings.apart : r.fold.meanEffective) : 0);
   const columns = {
@@ -80,6 +85,7 @@
   }
 </script>
 
+<Trouble {trouble} again={ask} />
 <p class="text-mute">{m.compare_how({ ball: amount(sheet.balls.mass, "g"), most: most + 1 })}</p>
 <div class="my-2 flex flex-wrap gap-1.5" role="group" aria-label={m.compare_with()}>
   {#each larder.view?.foldSchools ?? [] as id (id)}

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { untrack } from "svelte";
-  import { api, refusalsOf } from "../../api/client";
+  import { call, newest, type Trouble as Why } from "../../api/call";
+  import { patient } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { FoundProgram, Limit, Refusal } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import Section from "../../section/Section.svelte";
   import { toaster } from "../../toast.svelte";
@@ -29,17 +31,20 @@
     larder.view?.wantedLimits.find((l) => l.field === field) ?? { field, least: 0, most: 1e6, unit: "" };
   const refusal = (field: string) => refusals.find((r) => r.field === `wanted.${field}`);
 
-  let asked = $state(0);
-  $effect(() => {
+  let trouble = $state.raw<Why | null>(null);
+  let answered = $state(false);
+  const only = newest();
+  $effect(() => void ask());
+  async function ask() {
     if (leaves == null || leaf == null || across == null) return;
     const body = { spec: untrack(() => $state.snapshot(spec)), wanted: { leaves: Math.round(leaves), leaf, across } };
-    const mine = untrack(() => ++asked);
-    void api.POST("/api/reverse", { body }).then(({ data, error }) => {
-      if (mine !== asked) return;
-      refusals = data ? [] : refusalsOf(error);
-      if (data) found = data;
-    });
-  });
+    const answer = await only(call(() => patient.POST("/api/reverse", { body })));
+    if (!answer) return;
+    refusals = answer.trouble?.kind === "refused" ? answer.trouble.refusals : [];
+    trouble = answer.trouble?.kind === "refused" ? null : answer.trouble;
+    found = answer.data ?? found;
+    answered = answer.data !== null;
+  }
 
   const sheetWords = ({ program: { program } }: FoundProgram) =>
     program.sheet.width == null
@@ -68,7 +73,8 @@
   <FigureField label={m.want_leaf()} limit={limit("leaf")} unit="mm" bind:value={leaf} refusal={refusal("leaf")} />
   <FigureField label={m.want_across()} limit={limit("across")} unit="cm" bind:value={across} refusal={refusal("across")} />
 </div>
-{#if asked > 0 && found.length === 0 && refusals.length === 0}<p class="mb-1 font-semibold text-ghee-deep">▲ {m.found_none()}</p>{/if}
+<Trouble {trouble} again={ask} />
+{#if answered && found.length === 0 && refusals.length === 0}<p class="mb-1 font-semibold text-ghee-deep">▲ {m.found_none()}</p>{/if}
 <ul class="grid gap-1" data-testid="found">
   {#each found as f, i (i)}
     {@const fold = f.program.fold}

@@ -1,9 +1,12 @@
 <script lang="ts">
-  import { onMount } from "svelte";
-  import { api, refusalsOf } from "../../api/client";
+  import { untrack } from "svelte";
+  import { call, type Trouble as Why } from "../../api/call";
+  import { changes } from "../../api/changes.svelte";
+  import { api } from "../../api/client";
   import type { HandTime, HandWork, Refusal } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import { amount } from "../../words/format";
   import { handName } from "../../words/names";
@@ -13,18 +16,30 @@
   let times = $state<HandTime[]>([]);
   let refused = $state<Partial<Record<HandWork, Refusal>>>({});
 
-  onMount(async () => {
-    const { data } = await api.GET("/api/hands");
-    times = data ?? [];
+  let trouble = $state.raw<Why | null>(null);
+  // A time that is being typed here stays as typed.
+  let typing = $state(0);
+  $effect(() => {
+    void changes.of("larder");
+    if (untrack(() => typing) === 0) void fetchAll();
   });
+  async function fetchAll() {
+    const answer = await call(() => api.GET("/api/hands"));
+    trouble = answer.trouble;
+    if (answer.data && typing === 0) times = answer.data;
+  }
 
   async function keep(work: HandWork, time: number | null | undefined) {
-    const { data, error } = await api.PUT("/api/hands", { body: { work, time: time ?? null } });
-    refused[work] = data ? undefined : refusalsOf(error)[0];
+    typing++;
+    const { data, trouble: why } = await call(() => api.PUT("/api/hands", { body: { work, time: time ?? null } }));
+    typing--;
+    refused[work] = why?.kind === "refused" ? why.refusals[0] : undefined;
+    trouble = why && why.kind !== "refused" ? why : null;
     if (data) batch.again();
   }
 </script>
 
+<Trouble {trouble} again={fetchAll} />
 <p class="text-mute">{m.hands_how()} <b class="text-ink">{m.hand_time()}: {amount(sheet.fold.hands, "s")}</b></p>
 <div class="mt-2 grid gap-x-5 gap-y-1.5 sm:grid-cols-2 xl:grid-cols-3" data-testid="hands">
   {#each times as time (time.work)}

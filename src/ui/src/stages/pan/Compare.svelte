@@ -1,10 +1,12 @@
 <script lang="ts">
   import Check from "@lucide/svelte/icons/check";
+  import { call, newest, type Trouble as Why } from "../../api/call";
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { Cookware, Flame, PanKind, PanSheet } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
   import { darkName, failureName, flameName, panName } from "../../words/names";
   import { toaster } from "../../toast.svelte";
@@ -23,15 +25,18 @@
     { ...(larder.view?.pans.find((p) => p.kind === other.kind) ?? mine), ...(other.kind === mine.kind ? mine : {}), flame: other.flame },
   ]);
   let sheets = $state.raw<PanSheet[]>([]);
-  let asked = 0;
+  let trouble = $state.raw<Why | null>(null);
+  const only = newest();
 
-  $effect(() => {
+  $effect(() => void ask());
+  async function ask() {
     const body = { spec: $state.snapshot(spec), pans };
-    const turn = ++asked;
-    void api.POST("/api/pan/compare", { body }).then(({ data }) => {
-      if (turn === asked) sheets = data ?? [];
-    });
-  });
+    const answer = await only(call(() => api.POST("/api/pan/compare", { body })));
+    if (!answer) return;
+    sheets = answer.data ?? [];
+    // What cannot be is said on the bench.
+    trouble = answer.trouble?.kind === "refused" ? null : answer.trouble;
+  }
   const span = $derived(Math.max(...sheets.map((s) => s.total), 60));
 
   function take() {
@@ -45,6 +50,7 @@
   const nameOf = (c: Cookware) => m.pan_on_flame({ pan: panName[c.kind](), flame: flameName[c.flame]().toLowerCase() });
 </script>
 
+<Trouble {trouble} again={ask} />
 <div class="mb-2 flex flex-wrap items-end gap-2">
   <label class="grid gap-1"
     >{m.compare_pan_with()}

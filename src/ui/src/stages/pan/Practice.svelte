@@ -4,9 +4,12 @@
   import RotateCw from "@lucide/svelte/icons/rotate-cw";
   import { onDestroy } from "svelte";
   import { changes } from "../../api/changes.svelte";
+  import { call, type Trouble as Why } from "../../api/call";
   import { api } from "../../api/client";
   import type { PracticePlay } from "../../api/types";
+  import { newId } from "../../ids";
   import { m } from "../../paraglide/messages";
+  import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
   import { colourName, darkName, flameName, panName } from "../../words/names";
   import type { StageProps } from "../props";
@@ -24,7 +27,9 @@
   let running = $state(false);
   let quick = $state(false);
   let busy = $state(false);
-  let unkept = $state(false);
+  let unkept = $state.raw<Why | null>(null);
+  let trouble = $state.raw<Why | null>(null);
+  let id = newId();
   let timer: ReturnType<typeof setInterval> | undefined;
   const QUICK = 4;
 
@@ -37,15 +42,15 @@
   async function ask(lift?: number) {
     busy = true;
     const body = { seed: play?.task.seed ?? seed(), turns, ...(lift != null && { lift }) };
-    const { data } = await api.POST("/api/practice", { body }).catch(unanswered);
+    const { data, trouble: why } = await call(() => api.POST("/api/practice", { body }));
     play = data ?? play;
+    trouble = why;
     busy = false;
   }
-  const unanswered = () => ({ data: undefined, error: {} });
   const seed = () => crypto.getRandomValues(new Uint32Array(1))[0]! >>> 1;
   async function deal() {
     stop();
-    [play, turns, second, unkept] = [null, [], 0, false];
+    [play, turns, second, unkept, id] = [null, [], 0, null, newId()];
     await ask();
   }
   function lay() {
@@ -76,15 +81,18 @@
     stop();
     await ask(second);
     if (!play?.end) return lay();
-    const body = { seed: play.task.seed, turns, lift: second };
-    const { error } = await api.POST("/api/practice/scores", { body }).catch(unanswered);
-    unkept = error != null;
-    changes.practice++;
+    await keepScore();
+  }
+  async function keepScore() {
+    const body = { seed: play!.task.seed, turns, lift: second, id };
+    ({ trouble: unkept } = await call(() => api.POST("/api/practice/scores", { body })));
+    changes.tell("practice");
   }
   onDestroy(stop);
   void deal();
 </script>
 
+<Trouble {trouble} again={() => ask()} />
 {#if play}
   {@const task = play.task}
   <p class="mb-2 text-[17px]" data-testid="task">
@@ -124,8 +132,8 @@
         <p class="text-[15px]">
           {end.cooked ? m.cut_through() : m.cut_raw()}
           {m.practice_was({ pan: amount(end.pan, "°C"), lost: amount(end.lost, "%") })}
-          {#if unkept}<b>{m.practice_unkept()}</b>{/if}
         </p>
+        <Trouble trouble={unkept} again={keepScore} />
       </div>
       <div class="grid content-start gap-3">
         <section aria-labelledby="else-head">

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { Switch } from "bits-ui";
+  import { call } from "../../api/call";
   import { api } from "../../api/client";
-  import { listenToProbe } from "../../api/probe.svelte";
+  import { listenToProbe } from "../../api/instruments.svelte";
   import type { Cookware, Flame, ProbeView } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import { told } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
   import { flameName } from "../../words/names";
   import { viewOf } from "../../words/units";
@@ -13,7 +15,7 @@
   /** The pan as it is measured, against what was planned; the plan follows it while it is told to. */
   let { spec, sheet }: StageProps = $props();
   let view = $state.raw<ProbeView | null>(null);
-  void api.GET("/api/probe").then(({ data }) => (view = data ?? view));
+  void call(() => api.GET("/api/probe")).then(({ data }) => (view = data ?? view));
 
   const follows = $derived(spec.pan.measured != null);
   const probe = listenToProbe((reading) => {
@@ -36,7 +38,10 @@
   };
 
   async function play(body: { on?: Cookware; laid?: boolean; plugged?: boolean }) {
-    const { data } = await api.POST("/api/probe/stand-in", { body });
+    const { data } = await told(
+      m.probe_stand_in(),
+      call(() => api.POST("/api/probe/stand-in", { body })),
+    );
     view = data ?? view;
   }
 </script>

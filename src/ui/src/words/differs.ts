@@ -1,0 +1,147 @@
+import { larder } from "../api/larder.svelte";
+import { m } from "../paraglide/messages";
+import type { Clash } from "../versions/merge";
+import { placeOf } from "./fields";
+import { amount, clock, day, number } from "./format";
+import {
+  allergenName,
+  colourName,
+  feelName,
+  fillingFeelName,
+  fillingStepName,
+  finishName,
+  flameName,
+  holdName,
+  kindName,
+  nameOf,
+  panName,
+  parcelName,
+  restEnd,
+  roastingName,
+  startName,
+  stepName,
+} from "./names";
+
+/** What a figure outside a spec is called. */
+const names: Record<string, () => string> = {
+  name: m.batch_name,
+  about: m.about,
+  tags: m.tags,
+  madeFor: m.table_time,
+  breadId: m.filter_bread,
+  cookedAt: m.cooked_at,
+  photoId: m.photo_is,
+  "outcome.note": m.note,
+  "outcome.counts": m.counts,
+  "outcome.faults": m.faults_head,
+  "outcome.used.pieces": m.pieces,
+  "outcome.used.flour": m.flour,
+  "outcome.used.liquid": m.liquid,
+  "outcome.used.doughFat": m.dough_fat,
+  "outcome.used.salt": m.salt,
+  "outcome.used.ballMass": m.one_ball,
+  "outcome.used.lost": m.pieces_lost,
+  "outcome.used.dough": m.dough_divided,
+  "outcome.timed.pan": m.pan_heat,
+  "outcome.timed.firstSide": m.turn_first,
+  "outcome.timed.secondSide": m.turn_second,
+  "outcome.timed.lastSide": m.turn_last,
+  "outcome.judged": m.judged,
+  density: m.density,
+  water: m.water_in,
+  fat: m.fat_in,
+  sugar: m.sugar_in,
+  salt: m.salt_in,
+  kcalPer100G: m.kcal,
+  absorption: m.absorption,
+  smokePoint: m.smoke_point,
+  holding: m.holding,
+  draw: m.draw,
+  squeeze: m.squeeze,
+  price: m.price,
+  allergens: m.allergens,
+  kind: m.kind,
+  mass: m.mass_unit,
+  cup: m.cup_kind,
+  fill: m.powder_fill,
+  heat: m.heat_unit,
+  length: m.length_unit,
+  coin: m.coin,
+};
+
+/** Units of figures that no limit of a spec tells. */
+const units: Record<string, string> = {
+  "outcome.used.flour": "g",
+  "outcome.used.liquid": "g",
+  "outcome.used.doughFat": "g",
+  "outcome.used.salt": "g",
+  "outcome.used.ballMass": "g",
+  "outcome.used.dough": "g",
+  "outcome.timed.pan": "°C",
+  "outcome.timed.firstSide": "s",
+  "outcome.timed.secondSide": "s",
+  "outcome.timed.lastSide": "s",
+};
+
+/** What a word of a spec is called on the screen. */
+const words: Record<string, () => string> = {
+  ...startName,
+  ...kindName,
+  ...allergenName,
+  ...finishName,
+  ...holdName,
+  ...roastingName,
+  ...restEnd,
+  ...parcelName,
+  ...colourName,
+  ...feelName,
+  ...fillingFeelName,
+  ...flameName,
+  ...panName,
+  ...fillingStepName,
+  ...stepName,
+};
+
+function nameOfField(field: string): string {
+  const plain = field.replaceAll(/\[\d+\]/g, "[]");
+  for (let at = plain; at; at = at.replace(/\.?[^.]*$/, "")) {
+    const name = names[at] ?? names[at.replace(/\[\]$/, "")];
+    if (name) return name();
+  }
+  return "";
+}
+
+/** Where two differ: its bench and its name there. */
+export const fieldWords = (field: string): string =>
+  field.startsWith("spec.") ? placeOf(field.slice("spec.".length)) : nameOfField(field) || field;
+
+/** A figure or a word as the cook reads it. */
+export function valueWords(field: string, value: unknown): string {
+  if (value == null || value === "") return m.elsewhere_nothing();
+  if (typeof value === "boolean") return value ? m.yes() : m.no();
+  const inSpec = field.startsWith("spec.");
+  if (typeof value === "number") {
+    const unit = inSpec ? larder.limit(field.slice("spec.".length)).unit : (units[field] ?? larder.itemLimit(field).unit);
+    return unit ? amount(value, unit) : number(value, 2);
+  }
+  if (typeof value !== "string") return JSON.stringify(value);
+  if (/^\d{4}-\d\d-\d\dT/.test(value)) return `${day(value)}, ${clock(value)}`;
+  if (larder.byId.has(value)) return nameOf(value);
+  return (inSpec ? words[value]?.() : undefined) ?? value;
+}
+
+export interface Row {
+  label: string;
+  mine: string;
+  theirs: string;
+}
+
+/** What differs, a line for each; lines that read alike stand once. */
+export function rowsOf(clashes: Clash[]): Row[] {
+  const rows = clashes.map(({ field, mine, theirs }) => ({
+    label: fieldWords(field),
+    mine: valueWords(field, mine),
+    theirs: valueWords(field, theirs),
+  }));
+  return rows.filter((row, i) => rows.findIndex((r) => r.label === row.label && r.mine === row.mine && r.theirs === row.theirs) === i);
+}
