@@ -1,42 +1,7 @@
 import type { APIRequestContext, BrowserContext, Page } from "@playwright/test";
 import { expect, refusedRequests, test, ownLine } from "./kitchen";
 import { startServer } from "./server.mjs";
-
-type Kitchen = Awaited<ReturnType<typeof startServer>>;
-
-// Every service here is made as soon as can be, so that its first thing is due at once.
-async function begin(
-  request: APIRequestContext,
-  address: string,
-  { pieces = 6, pans = 2, people = 1, bread = "Night-crew squares", finish = "none" } = {},
-) {
-  const breads = (await (await request.get(`${address}/api/breads`)).json()) as {
-    id: string;
-    name: string;
-    spec: Record<string, object>;
-  }[];
-  const { id, name, spec } = breads.find((b) => b.name === bread)!;
-  const kept = await request.post(`${address}/api/batches`, {
-    data: {
-      breadId: id,
-      name,
-      madeFor: new Date().toISOString(),
-      spec: {
-        ...spec,
-        start: { ...spec.start, by: "pieces", pieces },
-        pan: { ...spec.pan, finish },
-        clock: { people, pans, by: "soonest" },
-      },
-    },
-  });
-  const service = await request.post(`${address}/api/services`, { data: { batchId: ((await kept.json()) as { id: string }).id } });
-  return ((await service.json()) as { id: string }).id;
-}
-
-async function open(page: Page, kitchen: Kitchen, id: string) {
-  await page.goto(`${kitchen.address}/#/stove/${id}`);
-  await expect(page.getByTestId("belt")).toBeVisible();
-}
+import { begin, type Kitchen, openStove as open, pan } from "./service";
 
 /** A second screen on the same new service. */
 async function two(page: Page, kitchen: Kitchen, context: BrowserContext, request: APIRequestContext) {
@@ -47,7 +12,6 @@ async function two(page: Page, kitchen: Kitchen, context: BrowserContext, reques
   return { id, other };
 }
 
-const pan = (page: Page, number: number) => page.getByRole("region", { name: `Pan ${number}`, exact: true });
 const group = (page: Page, at: string) => page.locator(`[data-group="${at}"]`);
 const press = (page: Page, name: string | RegExp) => page.getByRole("button", { name }).first().click();
 

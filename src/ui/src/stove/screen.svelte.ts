@@ -22,7 +22,7 @@ export class StoveScreen {
   private order = 0;
   /** When the newest word came, and what the kitchen's clock was then. */
   private mark = 0;
-  private asked = 0;
+  private asked = -Infinity;
   private left = false;
   private readonly alarm = new Alarm(() => void this.due());
 
@@ -100,10 +100,10 @@ export class StoveScreen {
   }
 
   private tick(): void {
+    if (live.line === "full" && performance.now() - this.asked > ASKS_EVERY_MS) void this.ask();
     if (!this.view) return;
     const word = (Date.parse(this.view.sent) - Date.parse(this.view.openedAt)) / 1000;
     this.now = Math.max(word + (performance.now() - this.mark) / 1000, this.view.sheet.now);
-    if (live.line === "full" && performance.now() - this.asked > ASKS_EVERY_MS) void this.ask();
   }
 
   // A hidden page hears nothing of what is pressed elsewhere: before it rings it looks whether that is still to be done.

@@ -19,11 +19,13 @@
     item: Ingredient;
     /** Not in the larder yet. */
     fresh: boolean;
+    /** Whether something is written here that is not kept. */
+    unkept?: boolean;
     onkept: (id: string) => void;
     ondiscard: () => void;
     ongone: () => void;
   }
-  let { item, fresh, onkept, ondiscard, ongone }: Props = $props();
+  let { item, fresh, unkept = $bindable(false), onkept, ondiscard, ongone }: Props = $props();
   // The form is keyed by its line, so what it starts from never changes under it.
   // svelte-ignore state_referenced_locally
   const start = item;
@@ -41,7 +43,9 @@
   let refusals = $state.raw<Refusal[]>([]);
   let unread = $state<Record<string, boolean>>({});
   const asKept = JSON.stringify(asBody());
-  const unkept = $derived(fresh || JSON.stringify(asBody()) !== asKept);
+  $effect(() => {
+    unkept = fresh || JSON.stringify(asBody()) !== asKept;
+  });
   const flours = $derived((larder.view?.ingredients ?? []).filter((i) => i.kind === "flour" && !i.lot && i.origin !== "gone"));
   const refusalOf = (field: string) => refusals.find((r) => r.field === field);
   // A flour needs to say how it behaves under the pin; a usual white one is a start.

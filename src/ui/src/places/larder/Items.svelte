@@ -1,6 +1,7 @@
 <script lang="ts">
   import Plus from "@lucide/svelte/icons/plus";
   import Download from "@lucide/svelte/icons/download";
+  import { untrack } from "svelte";
   import { larder } from "../../api/larder.svelte";
   import type { Ingredient, IngredientKind } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
@@ -34,6 +35,15 @@
   const first = $derived(Math.max(Math.floor(scrolled / ROW) - MORE, 0));
   const inSight = $derived(found.slice(first, first + Math.ceil(height / ROW) + 2 * MORE));
   const open = $derived(adding ?? (chosen ? larder.byId.get(chosen) : undefined));
+  // What another screen made of the open line is shown, unless something is being written into it: the two meet when that is kept.
+  let unkept = $state(false);
+  let shown = $state.raw<Ingredient | undefined>();
+  $effect.pre(() => {
+    const now = open;
+    untrack(() => {
+      if (!unkept || adding || now?.id !== shown?.id) shown = now;
+    });
+  });
 
   const blank: Ingredient = {
     id: "",
@@ -146,15 +156,18 @@
       <a class="button !px-3" href="/api/larder/export" download><Download size={18} aria-hidden="true" />{m.export_csv()}</a>
     </div>
   </section>
-  {#if open}
+  {#if shown}
     <!-- A line that was set back, or came back, begins its form anew. -->
-    {#key adding ?? JSON.stringify(open)}
+    {#key adding ?? JSON.stringify(shown)}
       <Item
-        item={open}
+        item={shown}
         fresh={adding !== null}
+        bind:unkept
         onkept={(id) => {
           adding = null;
           chosen = id;
+          unkept = false;
+          shown = larder.byId.get(id);
         }}
         ondiscard={() => (adding = null)}
         ongone={() => (chosen = null)}
