@@ -158,46 +158,6 @@ const scrubs = await page.evaluate(async () => {
 });
 row("bench of 200 leaves scrubbed, p50 / p95", `${ms(quantile(scrubs, 0.5))} / ${ms(quantile(scrubs, 0.95))}`, "p95 100 ms");
 
-// Fifty screens on one service: from the press until each has the new state.
-const squaresAtStove = await post("/api/batches", {
-  breadId: null,
-  name: "Fifty screens",
-  madeFor: new Date().toISOString(),
-  spec: { ...squares, start: { ...squares.start, by: "pieces", pieces: 120 }, clock: { people: 3, pans: 4, by: "soonest" } },
-});
-const service = await post("/api/services", { batchId: squaresAtStove.id });
-const SCREENS = 50;
-const heard = Array.from({ length: SCREENS }, () => ({ wanted: 0, at: 0, tell: () => {} }));
-const streams = await Promise.all(
-  heard.map(async (screen) => {
-    const gone = new AbortController();
-    const answer = await fetch(`${server.address}/api/services/${service.id}/stream`, { signal: gone.signal });
-    void (async () => {
-      let text = "";
-      for await (const chunk of answer.body.pipeThrough(new TextDecoderStream())) {
-        text += chunk;
-        const end = text.lastIndexOf("\n\n");
-        if (end < 0) continue;
-        const newest = text.slice(0, end).split("\n\n").at(-1);
-        text = text.slice(end + 2);
-        // The table is moved by a second each time: that tells one state from the other without reading all of it.
-        if (newest.includes(`"table":${screen.wanted},`)) screen.tell(performance.now());
-      }
-    })().catch(() => undefined);
-    return gone;
-  }),
-);
-const fanned = [];
-for (let i = 0; i < 40; i++) {
-  const table = 20_000 + i;
-  const all = heard.map((screen) => new Promise((resolve) => ((screen.wanted = table), (screen.tell = resolve))));
-  const from = performance.now();
-  void post(`/api/services/${service.id}/events`, { id: crypto.randomUUID(), act: "table", value: table });
-  for (const at of await Promise.all(all)) fanned.push(at - from);
-}
-streams.forEach((gone) => gone.abort());
-row(`press to ${SCREENS} screens, 120 pieces, p50 / p95`, `${ms(quantile(fanned, 0.5))} / ${ms(quantile(fanned, 0.95))}`, "p95 200 ms");
-
 // A turn moved by a second until the faces and the chart are repainted.
 await page.goto(`${server.address}/#/`);
 await page.getByRole("button", { name: "Night-crew squares", exact: true }).click();

@@ -85,6 +85,8 @@ const units: Record<string, string> = {
 
 /** What a word of a spec is called on the screen. */
 const words: Record<string, () => string> = {
+  rubbedIn: m.fat_rubbed_in,
+  workedIn: m.fat_worked_in,
   ...startName,
   ...kindName,
   ...allergenName,

@@ -21,6 +21,13 @@ const names: Record<string, () => string> = {
   "dough.liquids[].amount.share": m.liquid,
   "dough.liquids[].amount.mass": m.liquid,
   "dough.liquids[].water": m.liquid,
+  start: m.start_from,
+  "dough.feel": m.feel,
+  "dough.waterBy": m.water_by,
+  "dough.fat": m.dough_fat,
+  "dough.fat.when": m.fat_when,
+  "dough.salt": m.salt,
+  "dough.mix.kneading": m.kneading,
   "dough.fat.id": m.dough_fat,
   "dough.fat.amount.share": m.dough_fat,
   "dough.fat.amount.mass": m.dough_fat,
@@ -33,8 +40,17 @@ const names: Record<string, () => string> = {
   "dough.mix.bowl": m.bowl,
   "dough.mix.wentIn": m.bit_in,
   "rest.time": m.rest_time,
+  "rest.place": m.rest_place,
+  "rest.air": m.rest_air,
+  "rest.covered": m.rest_covered,
+  "rest.oiled": m.rest_oiled,
   "ladle.volume": m.ladle_volume,
   "ladle.thickness": m.poured_thickness,
+  "balls.by": m.fix_the,
+  "balls.into": m.divided_into,
+  "balls.cutting": m.divided_into,
+  "balls.smallOne": m.small_one,
+  "balls.weighed": m.tray,
   "balls.mass": m.ball_mass,
   "balls.thickness": m.round_thickness,
   "sheet.diameter": m.sheet_across,
@@ -44,6 +60,9 @@ const names: Record<string, () => string> = {
   "sheet.fatMass": m.fat_on_sheet,
   "sheet.dust": m.flour_or_starch,
   "sheet.dustMass": m.dust_on_sheet,
+  filling: m.stage_filling,
+  "filling.liquorToDough": m.liquor_to_dough,
+  "filling.wall.shape": m.parcel_shape,
   "filling.parts": m.part_of_filling,
   "filling.parts[].id": m.part_of_filling,
   "filling.parts[].mass": m.mass_in,
@@ -52,6 +71,14 @@ const names: Record<string, () => string> = {
   "filling.wall.share": m.share_of_filling,
   "roll.diameter": m.roll_across,
   "roll.rest": m.rest_before_roll,
+  "roll.by": m.rolled_by,
+  "pan.colour": m.colour_wanted,
+  "pan.finish": m.finish,
+  "pan.hold": m.hold,
+  "pan.roasting": m.roasting,
+  "pan.on": m.pan_kind,
+  "pan.on.flame": m.flame,
+  "pan.second": m.second_fat,
   "pan.temperature": m.pan_heat,
   "pan.fat": m.fat,
   "pan.fatPerSide": m.fat_per_side,
@@ -67,6 +94,7 @@ const names: Record<string, () => string> = {
   "pan.own[].fat": m.stay_fat,
   "pan.frozen": m.from_frozen,
   "pan.holdFor": m.hold_for,
+  clock: m.clock_by,
   "clock.people": m.clock_people,
   "clock.pans": m.clock_pans,
   "clock.places": m.clock_places,
@@ -78,6 +106,12 @@ const names: Record<string, () => string> = {
   "clock.beside[].bread": m.beside,
 };
 
+/** What a field is called, or what it is a part of. */
+function nameOf(field: string): (() => string) | undefined {
+  for (let at = field; at; at = at.replace(/(\[\]|\.?[^.[]+)$/, "")) if (names[at]) return names[at];
+  return undefined;
+}
+
 /** A field by its bench and its name there, or its step: `Dough, Pieces`. */
 export function placeOf(field: string): string {
   const first = (field.split(".")[0] ?? "").replace("start", "dough").replace("ladle", "balls");
@@ -88,6 +122,6 @@ export function placeOf(field: string): string {
     ? m.step_at({ number: Number(filled) + 1 })
     : step
       ? m.step_at({ number: Number(step) + 1 })
-      : names[field.replaceAll(/\[\d+\]/g, "[]")]?.();
+      : nameOf(field.replaceAll(/\[\d+\]/g, "[]"))?.();
   return [stage, name].filter(Boolean).join(", ");
 }
