@@ -34,6 +34,9 @@ test("figures are said in this kitchen's units", () => {
   expect(valueWords("spec.dough.flours[0].id", "flour-white")).toBe(larder.byId.get("flour-white")!.name);
   expect(valueWords("spec.pan.on.kind", "castIron")).not.toBe("castIron");
   expect(valueWords("note", null)).toBe("nothing");
+  expect(valueWords("spec.fold.steps[1]", { kind: "half" })).toBe("Half");
+  expect(valueWords("spec.dough.additions[0]", { id: "flour-white", amount: 3 })).toBe(larder.byId.get("flour-white")!.name);
+  expect(valueWords("tags", ["jug", "early"])).toBe("jug, early");
   expect(valueWords("outcome.counts", false)).toBe("no");
 });
 

@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "./kitchen";
 
 /** Every failure is told where it happened: an empty list, a kitchen that is away and one that stumbles look different. */
@@ -22,6 +23,8 @@ for (const [place, path, asked, empty] of places) {
       const told = page.locator(`main [data-trouble=${kind}]`).first();
       await expect(told).toContainText(kind === "fault" ? "The kitchen stumbled" : "The kitchen does not answer");
       await expect(page.getByText(empty)).toHaveCount(0);
+      const { violations } = await new AxeBuilder({ page }).setLegacyMode().include("[data-trouble]").analyze();
+      expect(violations.map((v) => v.id)).toEqual([]);
       await page.unrouteAll({ behavior: "wait" });
       await told.getByRole("button", { name: "Try again" }).click();
       await expect(page.locator("[data-trouble]")).toHaveCount(0);

@@ -215,12 +215,9 @@ test("units chosen on two screens are both kept", async ({ page, browser, kitche
   const go = await hold(page, "**/api/larder/units");
   await page.getByRole("radio", { name: "°F" }).click();
   await tab.page.getByRole("radio", { name: "Inches" }).click();
-  await expect
-    .poll(async () => (await (await page.request.get(`${kitchen.address}/api/larder`)).json()).units.length)
-    .toBe("inches");
+  await expect.poll(async () => (await (await page.request.get(`${kitchen.address}/api/larder`)).json()).units.length).toBe("inches");
   go();
-  for (const p of [page, tab.page])
-    for (const unit of ["°F", "Inches"]) await expect(p.getByRole("radio", { name: unit })).toBeChecked();
+  for (const p of [page, tab.page]) for (const unit of ["°F", "Inches"]) await expect(p.getByRole("radio", { name: unit })).toBeChecked();
   await tab.page.context().close();
 });
 

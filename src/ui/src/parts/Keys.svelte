@@ -28,9 +28,9 @@
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-4 top-20 z-50 mx-auto max-w-md p-6">
+    <Dialog.Content class="tray fixed inset-x-4 top-[3vh] z-50 mx-auto max-h-[94vh] max-w-md overflow-y-auto p-6">
       <Dialog.Title class="mb-3 text-title leading-none font-bold">{m.keys_title()}</Dialog.Title>
-      <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
+      <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
         {#each rows as [key, what] (key)}
           <dt><kbd class="rounded-md bg-steel px-2 py-0.5 font-head font-semibold whitespace-pre">{key}</kbd></dt>
           <dd>{what}</dd>

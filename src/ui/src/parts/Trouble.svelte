@@ -11,7 +11,7 @@
 
 {#if trouble}
   <p
-    class="mb-2 flex flex-wrap items-center gap-2 rounded-xl border-2 border-chilli bg-white px-3 py-1.5 font-semibold"
+    class="mb-2 flex flex-wrap items-center gap-2 rounded-xl border-2 border-chilli bg-white px-3 py-1.5 font-semibold text-ink"
     role="alert"
     data-trouble={trouble.kind}
   >

@@ -126,7 +126,13 @@ export function valueWords(field: string, value: unknown): string {
     const unit = inSpec ? larder.limit(field.slice("spec.".length)).unit : (units[field] ?? larder.itemLimit(field).unit);
     return unit ? amount(value, unit) : number(value, 2);
   }
-  if (typeof value !== "string") return JSON.stringify(value);
+  if (Array.isArray(value)) return value.map((v) => valueWords(field, v)).join(", ");
+  // A whole step or a pan is called by its kind.
+  if (typeof value === "object") {
+    const { kind, id, ...rest } = value as Record<string, unknown>;
+    return valueWords(field, kind ?? id ?? Object.values(rest).find((v) => v != null));
+  }
+  if (typeof value !== "string") return m.elsewhere_nothing();
   if (/^\d{4}-\d\d-\d\dT/.test(value)) return `${day(value)}, ${clock(value)}`;
   if (larder.byId.has(value)) return nameOf(value);
   return (inSpec ? words[value]?.() : undefined) ?? value;

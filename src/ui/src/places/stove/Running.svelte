@@ -217,7 +217,7 @@
           {stoveRefusal[refused]()}<button class="chip tab" onclick={() => presses.forgetRefusal(id)}>{m.close()}</button>
         </p>{/if}
       {#each olds as old (old.body.id)}<p class="notice" data-testid="old-press">
-          {oldWords(old)}
+          <span>{oldWords(old)}</span>
           {#if presses.couldBeThen(old)}<button class="chip tab" onclick={() => presses.settle(old, "then")}
               >{m.old_then({ time: hour(new Date(old.at).toISOString()) })}</button
             >{/if}
