@@ -40,7 +40,15 @@ test("figures are said in this kitchen's units", () => {
   expect(valueWords("outcome.counts", false)).toBe("no");
 });
 
-test("lines that read alike stand once", () => {
-  const clash = { field: "spec.fold.steps[2].fat", mine: "ghee", theirs: "butter" };
-  expect(rowsOf([clash, { ...clash }])).toHaveLength(1);
+test("what differs within one step is one line", () => {
+  const clashes = [
+    { field: "spec.fold.steps[1].kind", mine: "brush", theirs: "half" },
+    { field: "spec.fold.steps[1].fat", mine: "ghee", theirs: undefined },
+    { field: "spec.fold.steps[1].mass", mine: 2, theirs: null },
+    { field: "spec.fold.steps[2]", mine: { kind: "letter" }, theirs: undefined },
+  ];
+  expect(rowsOf(clashes)).toEqual([
+    { label: "Fold, step 2", mine: "Brush fat, Ghee, 2 g", theirs: "Half" },
+    { label: "Fold, step 3", mine: "Letter", theirs: "nothing" },
+  ]);
 });

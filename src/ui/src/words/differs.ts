@@ -144,12 +144,15 @@ export interface Row {
   theirs: string;
 }
 
-/** What differs, a line for each; lines that read alike stand once. */
+/** What differs, a line for each place that has a name: the kind, the fat and the grams of a fold step are one. */
 export function rowsOf(clashes: Clash[]): Row[] {
-  const rows = clashes.map(({ field, mine, theirs }) => ({
-    label: fieldWords(field),
-    mine: valueWords(field, mine),
-    theirs: valueWords(field, theirs),
-  }));
-  return rows.filter((row, i) => rows.findIndex((r) => r.label === row.label && r.mine === row.mine && r.theirs === row.theirs) === i);
+  const labels = [...new Set(clashes.map((c) => fieldWords(c.field)))];
+  return labels.map((label) => {
+    const there = clashes.filter((c) => fieldWords(c.field) === label);
+    const side = (whose: "mine" | "theirs") => {
+      const said = there.filter((c) => c[whose] != null && c[whose] !== "").map((c) => valueWords(c.field, c[whose]));
+      return [...new Set(said)].join(", ") || m.elsewhere_nothing();
+    };
+    return { label, mine: side("mine"), theirs: side("theirs") };
+  });
 }
