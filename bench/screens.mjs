@@ -124,7 +124,9 @@ const [none, twenty] = [[], []];
 for (let i = 0; i < 14; i++) {
   const plain = await firstPlan(0);
   const full = await firstPlan(20);
-  if (i >= 2) (none.push(plain), twenty.push(full));
+  if (i < 2) continue;
+  none.push(plain);
+  twenty.push(full);
 }
 row(
   "reload to first plan, 0 / 20 drawers, p50",

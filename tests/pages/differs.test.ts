@@ -3,7 +3,6 @@ import { larder } from "../../src/ui/src/api/larder.svelte";
 import type { BatchSpec } from "../../src/ui/src/api/types";
 import { fieldWords, rowsOf, valueWords } from "../../src/ui/src/words/differs";
 
-const address = inject("kitchen");
 interface Named {
   spec: BatchSpec;
 }

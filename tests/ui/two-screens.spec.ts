@@ -105,6 +105,24 @@ for (const [button, pieces, names] of [
   });
 }
 
+test("a batch deleted on another screen is said, and goes on as a new one with its next change", async ({
+  bench,
+  page,
+  kitchen,
+  request,
+}) => {
+  await bench.pick("Night-crew squares");
+  await page.getByLabel("Name of the batch").fill("Shared");
+  await bench.kept();
+  const address = page.url();
+  await request.delete(address.replace("/#/batch/", "/api/batches/"), { headers: whatever });
+  await expect(page.getByTestId("toast")).toContainText("Shared was deleted on another screen");
+  await bench.set("Pieces", "31");
+  await expect(page).not.toHaveURL(address);
+  await bench.kept();
+  expect((await batches(request, kitchen.address)).filter((b) => b.name === "Shared").map((b) => b.spec.start.pieces)).toEqual([31]);
+});
+
 test("a tablet that wakes lays nothing over a night's work", async ({ bench, page, kitchen, request }) => {
   await bench.pick("Night-crew squares");
   await page.getByLabel("Name of the batch").fill("Shared");

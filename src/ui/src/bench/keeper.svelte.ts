@@ -4,6 +4,8 @@ import { changes } from "../api/changes.svelte";
 import { api, meant } from "../api/client";
 import type { BatchSpec, BatchView, Refusal } from "../api/types";
 import { newId } from "../ids";
+import { m } from "../paraglide/messages";
+import { toaster } from "../toast.svelte";
 import { type Clash, merge, type Merged, same } from "../versions/merge";
 import { drawer, type Figures, type Stand, standOf, type Unkept } from "./drawer";
 
@@ -95,7 +97,8 @@ export class Keeper {
   /** Another screen changed it: takes up what stands now, unless something was changed here; that meets it when it is kept. */
   async heard(version: string | null): Promise<void> {
     if (!this.known || this.keeping !== "kept" || version === this.from?.version) return;
-    const { data } = await call(() => api.GET("/api/batches/{id}", { params: { path: { id: this.id } } }));
+    const { data, trouble } = await call(() => api.GET("/api/batches/{id}", { params: { path: { id: this.id } } }));
+    if (trouble?.kind === "missing" && this.onfigures) toaster.say(m.batch_gone_elsewhere({ name: this.figures.name || m.nameless() }));
     if (data && (this.keeping as Keeping) === "kept" && data.version !== this.from?.version) this.takeUp(data);
   }
 

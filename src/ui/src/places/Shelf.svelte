@@ -76,7 +76,8 @@
   }
 
   async function recipe(bread: BreadView) {
-    if (!(await saveRecipe(bread))) toaster.say(m.recipe_not_saved());
+    const trouble = await saveRecipe(bread);
+    if (trouble) toaster.trouble(`${m.save_recipe()}, ${bread.name}`, trouble);
   }
 
   async function duplicate(bread: BreadView) {
