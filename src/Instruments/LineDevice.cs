@@ -1,12 +1,13 @@
-using System.Diagnostics;
+using System.IO.Ports;
 using System.Runtime.CompilerServices;
 using System.Text;
 
 namespace Ystrata.Instruments;
 
-/// <summary>A device that sends lines over a serial line, such as <c>/dev/ttyUSB0</c>.</summary>
+/// <summary>A device that sends lines over a serial line, such as <c>/dev/ttyUSB0</c>, at 9600 baud, 8N1.</summary>
 /// <remarks>
-/// Reads only; its tare key is on the scale. Half a line is waited for, rubbish is passed over and said, and a device that sends
+/// Reads only; its tare key is on the scale. However many listen, one reader has the device, from the first that comes to the last that goes:
+/// two would steal each other's bytes. Half a line is waited for, rubbish is passed over and said, and a device that sends
 /// thousands of lines a second is read to the newest. A device that goes away is looked for again every second.
 /// </remarks>
 /// <typeparam name="T">A reading.</typeparam>
@@ -20,20 +21,30 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
     /// <summary>No honest line of any protocol is longer.</summary>
     public const int Longest = 32;
 
+    private const int Baud = 9600;
+
+    // A device that says nothing is left within this.
+    private const int LooksUpMs = 200;
+
     private static readonly TimeSpan LookAgain = TimeSpan.FromSeconds(1);
 
     // So long without a line that can be read, and what was shown no longer stands.
     private static readonly TimeSpan Stale = TimeSpan.FromSeconds(2);
 
+    private readonly Lock listening = new();
+    private Task reader = Task.CompletedTask;
+    private Session? session;
+
+    /// <summary>Whether the device is held open, or was not let go yet.</summary>
+    internal bool Held => !reader.IsCompleted;
+
     /// <summary>The newest reading, so many times a second.</summary>
     public async IAsyncEnumerable<T> Readings(int perSecond, [EnumeratorCancellation] CancellationToken enough)
     {
-        var newest = new Newest(unplugged, unreadable, isGood);
-        using var reading = CancellationTokenSource.CreateLinkedTokenSource(enough);
-        var reader = Task.Factory.StartNew(() => Listen(newest, reading.Token), reading.Token, TaskCreationOptions.LongRunning, TaskScheduler.Default);
-        using var timer = new PeriodicTimer(TimeSpan.FromSeconds(1.0 / perSecond), clock);
+        var newest = Enter();
         try
         {
+            using var timer = new PeriodicTimer(TimeSpan.FromSeconds(1.0 / perSecond), clock);
             while (await timer.WaitForNextTickAsync(enough))
             {
                 yield return newest.Take(clock);
@@ -41,7 +52,35 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
         }
         finally
         {
-            await reading.CancelAsync();
+            Leave();
+        }
+    }
+
+    private Newest Enter()
+    {
+        lock (listening)
+        {
+            if (session is null)
+            {
+                var begun = session = new(new(unplugged, unreadable, isGood), new());
+                // The one before has let the device go when this one opens it.
+                reader = reader.ContinueWith(_ => Listen(begun.Newest, begun.Enough.Token), CancellationToken.None, TaskContinuationOptions.LongRunning, TaskScheduler.Default);
+            }
+
+            session.Listeners++;
+            return session.Newest;
+        }
+    }
+
+    private void Leave()
+    {
+        lock (listening)
+        {
+            if (session is { } there && --there.Listeners == 0)
+            {
+                there.Enough.Cancel();
+                session = null;
+            }
         }
     }
 
@@ -51,12 +90,11 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
         {
             try
             {
-                Raw();
-                using var device = new FileStream(path, FileMode.Open, FileAccess.Read, FileShare.ReadWrite, bufferSize: 0);
-                using var closes = enough.Register(device.Dispose);
-                Lines(device, newest, enough);
+                using var port = new SerialPort(path, Baud) { ReadTimeout = LooksUpMs };
+                port.Open();
+                Lines(port.BaseStream, newest, enough);
             }
-            catch (Exception e) when (e is IOException or UnauthorizedAccessException or ObjectDisposedException)
+            catch (Exception e) when (e is IOException or UnauthorizedAccessException or InvalidOperationException or ArgumentException)
             {
                 newest.Put(unplugged, clock);
             }
@@ -71,7 +109,16 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
         var line = new StringBuilder(Longest + 1);
         while (!enough.IsCancellationRequested)
         {
-            var count = device.Read(buffer);
+            int count;
+            try
+            {
+                count = device.Read(buffer);
+            }
+            catch (TimeoutException)
+            {
+                continue;
+            }
+
             if (count == 0)
             {
                 return;
@@ -96,17 +143,10 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
         }
     }
 
-    // A serial line echoes and edits unless it is told not to; stty comes with every Linux, and a device it cannot set is read as it is.
-    private void Raw()
+    /// <summary>From the first listener that came to the last that goes.</summary>
+    private sealed record Session(Newest Newest, CancellationTokenSource Enough)
     {
-        try
-        {
-            using var stty = Process.Start(new ProcessStartInfo("stty", ["-F", path, "9600", "raw", "-echo"]) { RedirectStandardError = true });
-            stty?.WaitForExit(1000);
-        }
-        catch (System.ComponentModel.Win32Exception)
-        {
-        }
+        public int Listeners { get; set; }
     }
 
     private sealed class Newest(T unplugged, T unreadable, Func<T, bool> isGood)

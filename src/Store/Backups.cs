@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.RegularExpressions;
 using Dapper;
 using Microsoft.Data.Sqlite;
+using SQLitePCL;
 
 namespace Ystrata.Store;
 
@@ -47,7 +48,13 @@ public sealed partial class Backups(Kitchen kitchen)
     private static readonly (string Part, string Table)[] Parts =
         [("bread", "bread"), ("batch", "batch"), ("log", "log_entry"), ("larder", "larder_item"), ("photo", "photo")];
 
+    // The file, its log, and what its readers share.
+    private static readonly string[] FileParts = ["", "-wal", "-shm"];
+
     private readonly string folder = Path.Combine(Path.GetDirectoryName(kitchen.File)!, "backups");
+
+    /// <summary>Why the newest copy that was tried is none: the kitchen's own file is damaged. Nothing when it was sound.</summary>
+    public BackupFault? Damaged { get; private set; }
 
     /// <summary>The newest first.</summary>
     public IReadOnlyList<BackupFile> All() => !Directory.Exists(folder) ? [] :
@@ -57,38 +64,64 @@ public sealed partial class Backups(Kitchen kitchen)
             .OrderByDescending(f => f.MadeAt).ThenByDescending(f => f.Name, StringComparer.Ordinal),
     ];
 
-    /// <summary>Copies the kitchen as it stands, by SQLite's own online backup; whoever writes meanwhile is not held up.</summary>
+    /// <summary>Copies the kitchen as it stands, by SQLite's own online backup; whoever writes meanwhile is not held up. A copy that is not sound takes no other's place.</summary>
+    /// <exception cref="BackupException">The copy is broken, since the kitchen's file is; nothing of it stays.</exception>
     public BackupFile Make(DateTimeOffset at, bool daily = false)
     {
         Directory.CreateDirectory(folder);
         var name = daily ? $"ystrata-{at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.db" : NameAt(at, "");
         var (half, whole) = (Path.Combine(folder, $"{name}.part"), Path.Combine(folder, name));
         Delete(half);
-        using (var db = kitchen.Connect())
-        using (var to = Open(half, SqliteOpenMode.ReadWriteCreate))
+        try
         {
-            db.BackupDatabase(to);
-            // A copy is one file: nothing of it lies in a log beside it.
-            to.Execute("pragma journal_mode = delete");
+            using (var db = kitchen.Connect())
+            using (var to = Open(half, SqliteOpenMode.ReadWriteCreate))
+            {
+                db.BackupDatabase(to);
+                // A copy is one file: nothing of it lies in a log beside it.
+                to.Execute("pragma journal_mode = delete");
+            }
+
+            CheckWhole(half);
+            Damaged = null;
+            File.Move(half, whole, overwrite: true);
+        }
+        catch (BackupException e)
+        {
+            Damaged = e.Fault;
+            throw;
+        }
+        catch (SqliteException e) when (e.SqliteErrorCode is raw.SQLITE_CORRUPT or raw.SQLITE_NOTADB)
+        {
+            Damaged = BackupFault.Broken;
+            throw new BackupException(BackupFault.Broken);
+        }
+        finally
+        {
+            Delete(half);
+            Delete($"{half}-journal");
         }
 
-        File.Move(half, whole, overwrite: true);
         File.SetLastWriteTimeUtc(whole, at.UtcDateTime);
         return All().First(f => f.Name == name);
     }
+
+    /// <summary>The day of the newest daily copy from before today; nothing when there is none. What is deleted by age has to be old by that day's clock too.</summary>
+    public DateTimeOffset? DayBefore(DateTimeOffset now) =>
+        All().Where(f => f.Daily && f.MadeAt.UtcDateTime.Date < now.UtcDateTime.Date).Select(f => (DateTimeOffset?)f.MadeAt).FirstOrDefault();
 
     /// <summary>One a day, and no more of those than stay.</summary>
     /// <returns>True when today's was still wanting.</returns>
     public bool MakeDaily(DateTimeOffset at)
     {
-        var daily = All().Where(f => f.Daily).ToList();
-        var made = daily.Count == 0 || daily[0].MadeAt.UtcDateTime.Date < at.UtcDateTime.Date;
+        var made = All().All(f => !f.Daily || f.MadeAt.UtcDateTime.Date != at.UtcDateTime.Date);
         if (made)
         {
             Make(at, daily: true);
         }
 
-        foreach (var old in All().Where(f => f.Daily).Skip(Kept))
+        // A clock that was wrong for a while has made some of days to come: they are no newer than today's.
+        foreach (var old in All().Where(f => f.Daily).OrderByDescending(f => f.MadeAt < at ? f.MadeAt : at).Skip(Kept))
         {
             Delete(Path.Combine(folder, old.Name));
         }
@@ -148,7 +181,10 @@ public sealed partial class Backups(Kitchen kitchen)
         return new RestorePreview(parts, Only("other", "main"), Only("main", "other"));
     });
 
-    /// <summary>Makes the kitchen what it was, whole or not at all; a backup of how it is now is made first.</summary>
+    /// <summary>
+    /// Makes the kitchen what it was, whole or not at all; a backup of how it is now is made first. Where the kitchen's own file is damaged it is laid
+    /// aside as it is, and the backup takes its place.
+    /// </summary>
     /// <exception cref="BackupException">It cannot be restored from; nothing has changed.</exception>
     public BackupFile Restore(string name, DateTimeOffset at)
     {
@@ -157,10 +193,24 @@ public sealed partial class Backups(Kitchen kitchen)
             throw new BackupException(BackupFault.NotThere);
         }
 
-        var before = Make(at);
+        try
+        {
+            return LaidOver(name, at);
+        }
+        catch (Exception e) when (Damaged is not null || e is SqliteException { SqliteErrorCode: raw.SQLITE_CORRUPT or raw.SQLITE_NOTADB })
+        {
+            return Swapped(name, at);
+        }
+    }
+
+    private BackupFile LaidOver(string name, DateTimeOffset at)
+    {
+        BackupFile? before = null;
         With(name, db =>
         {
             using var work = db.BeginTransaction();
+            // From here on nobody else writes: what was answered until now is in the copy.
+            before = Make(at);
             db.Execute("pragma defer_foreign_keys = on", transaction: work);
             var tables = db.Query<string>("select name from main.sqlite_master where type = 'table' and name not like 'sqlite%' and name <> 'SchemaVersions'", transaction: work).ToList();
             foreach (var table in tables)
@@ -172,7 +222,30 @@ public sealed partial class Backups(Kitchen kitchen)
             work.Commit();
             return true;
         });
-        return before;
+        return before!;
+    }
+
+    private BackupFile Swapped(string name, DateTimeOffset at)
+    {
+        var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
+        Check(path);
+        var copy = Path.Combine(kitchen.Workshop.Place(), "whole.db");
+        File.Copy(path, copy);
+        Kitchen.Open(copy);
+        // With the last connection goes the log beside it: all of it lies in one file then.
+        SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(copy)));
+        SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(kitchen.File)));
+        var aside = Path.Combine(folder, NameAt(at, "").Replace("ystrata-", "damaged-", StringComparison.Ordinal));
+        foreach (var part in FileParts.Where(p => File.Exists(kitchen.File + p)))
+        {
+            File.Move(kitchen.File + part, aside + part);
+        }
+
+        File.Move(copy, kitchen.File);
+        Directory.Delete(Path.GetDirectoryName(copy)!, recursive: true);
+        Kitchen.Open(kitchen.File);
+        Damaged = null;
+        return new(Path.GetFileName(aside), at, new FileInfo(aside).Length, false);
     }
 
     // No backup ever takes another's place.
@@ -194,7 +267,7 @@ public sealed partial class Backups(Kitchen kitchen)
     {
         var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
         Check(path);
-        var copy = Path.Combine(Directory.CreateTempSubdirectory("ystrata-restore-").FullName, "old.db");
+        var copy = Path.Combine(kitchen.Workshop.Place(), "old.db");
         try
         {
             File.Copy(path, copy);
@@ -210,28 +283,46 @@ public sealed partial class Backups(Kitchen kitchen)
 
     private static void Check(string path)
     {
+        CheckWhole(path);
+        CheckKind(path);
+    }
+
+    /// <exception cref="BackupException">A page of it is broken.</exception>
+    private static void CheckWhole(string path) => Looked(path, db => db.ExecuteScalar<string>("pragma integrity_check(1)") == "ok" ? null : BackupFault.Broken);
+
+    /// <summary>Looks at what kind of file it is, and no further.</summary>
+    /// <exception cref="BackupException">It is no kitchen's, or a newer version's.</exception>
+    internal static void CheckKind(string path) => Looked(path, db =>
+    {
+        var tables = db.Query<string>("select name from sqlite_master where type = 'table'").ToHashSet();
+        return !tables.Contains("bread") || !tables.Contains("SchemaVersions") ? BackupFault.Foreign
+            : db.Query<string>("select ScriptName from SchemaVersions").Except(Kitchen.Scripts).Any() ? BackupFault.Newer
+            : null;
+    });
+
+    /// <summary>The migrations a kitchen's file has had.</summary>
+    internal static IReadOnlyList<string> ScriptsOf(string path)
+    {
+        using var db = Open(path, SqliteOpenMode.ReadOnly);
+        return [.. db.Query<string>("select ScriptName from SchemaVersions")];
+    }
+
+    private static void Looked(string path, Func<SqliteConnection, BackupFault?> look)
+    {
+        BackupFault? fault;
         try
         {
             using var db = Open(path, SqliteOpenMode.ReadOnly);
-            if (db.ExecuteScalar<string>("pragma integrity_check(1)") != "ok")
-            {
-                throw new BackupException(BackupFault.Broken);
-            }
-
-            var tables = db.Query<string>("select name from sqlite_master where type = 'table'").ToHashSet();
-            if (!tables.Contains("bread") || !tables.Contains("SchemaVersions"))
-            {
-                throw new BackupException(BackupFault.Foreign);
-            }
-
-            if (db.Query<string>("select ScriptName from SchemaVersions").Except(Kitchen.Scripts).Any())
-            {
-                throw new BackupException(BackupFault.Newer);
-            }
+            fault = look(db);
         }
-        catch (SqliteException)
+        catch (SqliteException e) when (e.SqliteErrorCode is not (raw.SQLITE_BUSY or raw.SQLITE_LOCKED or raw.SQLITE_CANTOPEN or raw.SQLITE_PERM or raw.SQLITE_READONLY or raw.SQLITE_FULL or raw.SQLITE_IOERR))
         {
-            throw new BackupException(BackupFault.Broken);
+            fault = BackupFault.Broken;
+        }
+
+        if (fault is { } found)
+        {
+            throw new BackupException(found);
         }
     }
 

@@ -13,7 +13,20 @@ public sealed class Kitchen
 
     private readonly string connectionString;
 
-    private Kitchen(string path) => (File, connectionString) = (Path.GetFullPath(path), ConnectionTo(path));
+    // Everything that writes waits so long for what is being written: a restore holds the file for seconds.
+    private const int WaitMs = 30_000;
+
+    // What a long read let the log grow to is cut back to this, bytes.
+    private const int LogBytes = 16 << 20;
+
+    private Kitchen(string path)
+    {
+        (File, connectionString) = (Path.GetFullPath(path), ConnectionTo(path));
+        Workshop = new(Path.Combine(Path.GetDirectoryName(File)!, "work"));
+    }
+
+    /// <summary>Where files lie while they are worked on.</summary>
+    public Workshop Workshop { get; }
 
     /// <summary>Where it lies.</summary>
     public string File { get; }
@@ -21,12 +34,22 @@ public sealed class Kitchen
     /// <summary>Every migration this version knows.</summary>
     internal static IReadOnlyList<string> Scripts { get; } = typeof(Kitchen).Assembly.GetManifestResourceNames();
 
-    /// <summary>Opens the file, making it and bringing it up to date where needed.</summary>
+    /// <summary>Opens the file, making it and bringing it up to date where needed; one that has to be brought up to date is copied first.</summary>
+    /// <exception cref="BackupException">It is no kitchen's file, is damaged, or was made by a newer version.</exception>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
     public static Kitchen Open(string path)
     {
         Directory.CreateDirectory(Path.GetDirectoryName(Path.GetFullPath(path))!);
         var kitchen = new Kitchen(path);
+        if (new FileInfo(path) is { Exists: true, Length: > 0 })
+        {
+            Backups.CheckKind(path);
+            if (Backups.ScriptsOf(path).Count < Scripts.Count)
+            {
+                new Backups(kitchen).Make(DateTimeOffset.UtcNow);
+            }
+        }
+
         using (var db = kitchen.Connect())
         {
             db.Execute("pragma journal_mode = wal");
@@ -46,12 +69,12 @@ public sealed class Kitchen
 
     internal static string ConnectionTo(string path) => new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true }.ToString();
 
-    /// <summary>A connection for one unit of work: every commit waits for the disk, a busy file for five seconds.</summary>
+    /// <summary>A connection for one unit of work: every commit waits for the disk, a busy file for half a minute.</summary>
     internal SqliteConnection Connect()
     {
         var db = new SqliteConnection(connectionString);
         db.Open();
-        db.Execute($"pragma synchronous = full; pragma busy_timeout = 5000; pragma wal_autocheckpoint = {PagesBeforeSettling}");
+        db.Execute($"pragma synchronous = full; pragma busy_timeout = {WaitMs}; pragma wal_autocheckpoint = {PagesBeforeSettling}; pragma journal_size_limit = {LogBytes}");
         return db;
     }
 
@@ -59,7 +82,8 @@ public sealed class Kitchen
     public void Settle()
     {
         using var db = Connect();
-        db.Execute("pragma wal_checkpoint(passive)");
+        // Whoever reads or writes is not waited for: it is done again another time.
+        db.Execute($"pragma busy_timeout = 0; pragma wal_checkpoint(truncate); pragma busy_timeout = {WaitMs}");
     }
 
     /// <summary>Works with this kitchen as main and another file of the same version as other.</summary>

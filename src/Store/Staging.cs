@@ -38,7 +38,7 @@ public sealed class Staging : IDisposable
         [("log_entry", "log_flour", "entry_id"), ("log_entry", "log_fault", "entry_id"), ("log_entry", "lesson", "entry_id")];
 
     private readonly Kitchen kitchen;
-    private readonly string path = Path.Combine(Directory.CreateTempSubdirectory("ystrata-file-").FullName, "file.db");
+    private readonly string path;
     private readonly SqliteConnection db;
     private readonly SqliteTransaction work;
     private readonly Rows rows;
@@ -69,6 +69,7 @@ public sealed class Staging : IDisposable
     public Staging(Kitchen kitchen)
     {
         this.kitchen = kitchen;
+        path = Path.Combine(kitchen.Workshop.Place(), "file.db");
         File.WriteAllBytes(path, Empty.Value);
         // What hangs on something may hang on something of the kitchen.
         db = new(new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = false, Pooling = false }.ToString());
@@ -145,10 +146,12 @@ public sealed class Staging : IDisposable
 
     /// <summary>Takes it in, whole or not at all. A service that runs stays as it runs. <see cref="Kitchen.Settle"/> should follow, once nobody waits.</summary>
     /// <param name="replace">What is here already and not the same becomes as in the file; else it stays.</param>
-    public void Take(bool replace) => kitchen.With(path, both =>
+    /// <param name="before">Done once nobody else can write any more, and before anything is changed.</param>
+    public void Take(bool replace, Action? before = null) => kitchen.With(path, both =>
     {
         both.Execute("pragma wal_autocheckpoint = 0");
         using var taking = both.BeginTransaction();
+        before?.Invoke();
         both.Execute("pragma defer_foreign_keys = on; create temp table coming (key text primary key) without rowid", transaction: taking);
         foreach (var (_, table, key) in Tables)
         {

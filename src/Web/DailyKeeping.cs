@@ -3,17 +3,22 @@ using Ystrata.Store;
 
 namespace Ystrata.Web;
 
-/// <summary>Once a day a backup is made and what lay in the trash for thirty days is taken out.</summary>
-public sealed partial class DailyKeeping(Backups backups, Trash trash, Breads breads, TimeProvider time, ILogger<DailyKeeping> log) : BackgroundService
+/// <summary>
+/// Once a day a backup is made and what lay in the trash for thirty days is taken out: thirty days by today's clock and by that of the day of the
+/// backup before, so that a clock that jumps for a day takes nothing with it.
+/// </summary>
+public sealed partial class DailyKeeping(Kitchen kitchen, Backups backups, Trash trash, Breads breads, TimeProvider time, ILogger<DailyKeeping> log) : BackgroundService
 {
     private static readonly TimeSpan Every = TimeSpan.FromMinutes(20);
 
     /// <summary>Does what today still wants.</summary>
     public void LookAfter()
     {
-        if (!breads.NeverUsed() && backups.MakeDaily(time.GetUtcNow()))
+        kitchen.Settle();
+        var now = time.GetUtcNow();
+        if (!breads.NeverUsed() && backups.DayBefore(now) is var before && backups.MakeDaily(now) && before is { } agreed)
         {
-            trash.Empty(time.GetUtcNow());
+            trash.Empty(agreed);
         }
     }
 
@@ -30,9 +35,9 @@ public sealed partial class DailyKeeping(Backups backups, Trash trash, Breads br
                 {
                     LookAfter();
                 }
-                catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException)
+                catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException or BackupException)
                 {
-                    // A full disk is no reason to stop serving; it is tried again.
+                    // A full disk, or a damaged page, is no reason to stop serving; it is tried again.
                     NotMade(e);
                 }
             }

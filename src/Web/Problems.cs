@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 
 namespace Ystrata.Web;
@@ -20,6 +21,16 @@ public sealed partial class Problems : IExceptionHandler
 
     private const string ContentType = "application/problem+json";
 
+    // ENOSPC, as the platform hands it on.
+    private const int NoSpace = 28;
+
+    private static KitchenProblem Full => new()
+    {
+        Status = StatusCodes.Status507InsufficientStorage,
+        Title = "No room",
+        Detail = "There is no room left on the kitchen's disk, and nothing was kept. Make some; what is not kept yet is sent again.",
+    };
+
     /// <summary>400 with the refusals, or nothing when there are none.</summary>
     public static IResult? From(IReadOnlyList<Refusal> refusals) => refusals.Count == 0 ? null : Results.Json(Describe(refusals), contentType: ContentType, statusCode: 400);
 
@@ -30,6 +41,7 @@ public sealed partial class Problems : IExceptionHandler
             BadHttpRequestException { InnerException: JsonException json } bad => Describe([Read(json)], bad.StatusCode),
             BadHttpRequestException bad => Describe([new("", RefusalCode.Unreadable)], bad.StatusCode),
             // How the reader says that a fold step does not tell its kind.
+            SqliteException { SqliteErrorCode: 13 } or IOException { HResult: NoSpace } => Full,
             NotSupportedException { Source: "System.Text.Json" } kindless => Describe([new(PathIn().Match(kindless.Message).Groups[1].Value + ".kind", RefusalCode.Missing)]),
             _ => null,
         };

@@ -9,6 +9,28 @@ using Ystrata.Web.Files;
 using Ystrata.Web.Live;
 
 var builder = WebApplication.CreateBuilder(args);
+var folder = Path.GetFullPath(builder.Configuration["data"] ?? "data");
+KitchenLock? alone;
+Kitchen kitchen;
+try
+{
+    Start.KeepPrivate(folder);
+    alone = KitchenLock.Take(folder);
+    if (alone is null)
+    {
+        Console.Error.WriteLine($"Another Ystrata works on the kitchen in {folder} already. Use that one, or say another folder with --data.");
+        return 1;
+    }
+
+    kitchen = Kitchen.Open(Path.Combine(folder, "ystrata.db"));
+    kitchen.Workshop.Clear();
+}
+catch (Exception e) when (Start.Words(e, folder) is { } words)
+{
+    Console.Error.WriteLine(words);
+    return 1;
+}
+
 builder.Services.AddSerilog(log => log
     .MinimumLevel.Warning()
     .MinimumLevel.Override("Microsoft.Hosting.Lifetime", LogEventLevel.Warning)
@@ -32,7 +54,8 @@ builder.Services.AddOpenApi(o => o
         return Task.CompletedTask;
     }));
 builder.Services.AddSingleton(builder.Configuration["shift"] is { Length: > 0 } shift ? new ShiftedTime(shift) : TimeProvider.System);
-builder.Services.AddSingleton(Kitchen.Open(Path.Combine(builder.Configuration["data"] ?? "data", "ystrata.db")));
+builder.Services.AddSingleton<KitchenLock>(_ => alone);
+builder.Services.AddSingleton(kitchen);
 builder.Services.AddSingleton<Breads>();
 builder.Services.AddSingleton<Batches>();
 builder.Services.AddSingleton<Logbook>();
@@ -66,6 +89,8 @@ builder.Services.AddSingleton<IPanProbe>(s => builder.Configuration["probe"] is 
     : new SimulatedProbe(s.GetRequiredService<TimeProvider>()));
 
 var app = builder.Build();
+// Held until the program ends.
+_ = app.Services.GetRequiredService<KitchenLock>();
 if (builder.Configuration.GetValue<bool>("demo"))
 {
     app.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
@@ -81,7 +106,11 @@ app.UseMiddleware<TellsChanges>();
 app.MapStaticAssets();
 app.MapOpenApi();
 app.MapGet("/formats/kitchen.schema.json", () => Results.Text(KitchenFile.Schema, "application/schema+json")).ExcludeFromDescription();
-app.MapGet("/healthz", (Kitchen kitchen) => kitchen.Answers() ? Results.Text("well") : Results.StatusCode(503)).ExcludeFromDescription();
+app.MapGet("/healthz", (Kitchen kitchen, Backups backups) =>
+        !kitchen.Answers() ? Results.StatusCode(503)
+        : backups.Damaged is null ? Results.Text("well")
+        : Results.Text("the kitchen's file is damaged: restore a sound backup", statusCode: 503))
+    .ExcludeFromDescription();
 
 var api = app.MapGroup("/api").ProducesKitchenProblem();
 api.MapGroup("/plan").WithTags("Plan").MapPlan();
@@ -109,9 +138,19 @@ api.MapGroup("/files/recipes").WithTags("Files").MapRecipes();
 api.MapGroup("/packets").WithTags("Files").MapPackets();
 api.MapGroup("/learned").WithTags("Log").Tells(Place.Learned).MapLearned();
 
-app.Start();
+try
+{
+    app.Start();
+}
+catch (Exception e) when (Start.Words(e, folder) is { } words)
+{
+    Console.Error.WriteLine(words);
+    return 1;
+}
+
 Console.WriteLine($"Ystrata is at {app.Urls.FirstOrDefault()}");
 app.WaitForShutdown();
+return 0;
 
 /// <summary>Named so that the tests can start the same program.</summary>
 public partial class Program;

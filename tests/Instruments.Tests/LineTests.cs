@@ -118,6 +118,62 @@ public class LineTests
     }
 
     [Fact]
+    public async Task Three_that_listen_all_hear_every_weight_whole()
+    {
+        var (scale, line, enough) = Open();
+        using var _ = line;
+        using var __ = enough;
+        var listeners = Enumerable.Range(0, 3).Select(_ => scale.Readings(enough.Token).GetAsyncEnumerator()).ToList();
+        await Task.WhenAll(listeners.Select(l => First(l, r => r.State == ScaleState.Unplugged)));
+        using var sending = CancellationTokenSource.CreateLinkedTokenSource(enough.Token);
+        var sent = Task.Run(() =>
+        {
+            for (var i = 0; !sending.IsCancellationRequested; i++)
+            {
+                // Torn in two, as they come over a slow line: a second reader would get one of the halves.
+                line.Send("12");
+                line.Send("34.5 g S\n");
+                Thread.Sleep(2);
+            }
+        });
+
+        foreach (var round in Enumerable.Range(0, 8))
+        {
+            Assert.All(await Task.WhenAll(listeners.Select(l => First(l, r => r.Mass is not null))), r => Assert.Equal((1234.5, true), (r.Mass!.Value.Value, r.Steady)));
+        }
+
+        await sending.CancelAsync();
+        await sent;
+        foreach (var listener in listeners)
+        {
+            await listener.DisposeAsync();
+        }
+    }
+
+    [Fact]
+    public async Task A_silent_device_is_let_go_with_the_last_that_listens_and_taken_up_again_with_the_next()
+    {
+        using var line = new PseudoTerminal();
+        var device = new LineDevice<Reading>(line.Path, TimeProvider.System, l => ScaleLine.Read(l), Reading.Unplugged, Reading.Unreadable, r => r.Mass is not null);
+        for (var round = 0; round < 3; round++)
+        {
+            using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(20));
+            var (first, second) = (device.Readings(50, enough.Token).GetAsyncEnumerator(), device.Readings(50, enough.Token).GetAsyncEnumerator());
+            await First(first, _ => true);
+            await First(second, _ => true);
+            await first.DisposeAsync();
+            Assert.True(device.Held);
+            line.Send("80 g S\n");
+            Assert.Equal(80, (await First(second, r => r.Mass is not null)).Mass!.Value.Value);
+            await second.DisposeAsync();
+            while (device.Held)
+            {
+                await Task.Delay(20, enough.Token);
+            }
+        }
+    }
+
+    [Fact]
     public async Task A_device_that_is_not_there_is_unplugged_and_looked_for_again()
     {
         using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(20));

@@ -33,6 +33,157 @@ public sealed class BackupTests : IDisposable
         return entry;
     }
 
+    private static void Spoil(string path)
+    {
+        using var file = new FileStream(path, FileMode.Open, FileAccess.ReadWrite, FileShare.ReadWrite);
+        // Every page but the first, which says what the file is.
+        for (file.Position = 4096; file.Position < file.Length;)
+        {
+            file.Write(Enumerable.Repeat((byte)0x5A, 4096).ToArray());
+        }
+    }
+
+    [Fact]
+    public void A_damaged_kitchen_is_noticed_takes_no_sound_copys_place_and_is_restored_over()
+    {
+        var entry = Cooked();
+        backups.MakeDaily(TempKitchen.Noon);
+        var sound = Assert.Single(backups.All());
+        var bytes = File.ReadAllBytes(backups.PathOf(sound.Name)!);
+        kitchen.Settle();
+        SqliteConnection.ClearAllPools();
+        Spoil(temp.File);
+
+        Assert.Equal(BackupFault.Broken, Assert.Throws<BackupException>(() => backups.MakeDaily(TempKitchen.Noon.AddDays(1))).Fault);
+        Assert.Equal(BackupFault.Broken, backups.Damaged);
+        Assert.Equal([sound.Name], backups.All().Select(f => f.Name));
+        Assert.Equal(bytes, File.ReadAllBytes(backups.PathOf(sound.Name)!));
+
+        var aside = backups.Restore(sound.Name, TempKitchen.Noon.AddDays(2));
+        Assert.Equal(entry.Id, log.Find(entry.Id)!.Id);
+        Assert.Null(backups.Damaged);
+        Assert.StartsWith("damaged-", aside.Name, StringComparison.Ordinal);
+        Assert.Equal(2, Directory.GetFiles(Path.GetDirectoryName(backups.PathOf(sound.Name)!)!).Count(f => !f.EndsWith("-wal", StringComparison.Ordinal) && !f.EndsWith("-shm", StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public async Task What_was_acknowledged_while_a_restore_ran_is_in_the_kitchen_or_in_the_copy_of_before()
+    {
+        Cooked();
+        var backup = backups.Make(TempKitchen.Noon);
+        for (var round = 0; round < 5; round++)
+        {
+            var kept = new System.Collections.Concurrent.ConcurrentBag<Guid>();
+            using var enough = new CancellationTokenSource();
+            using var began = new SemaphoreSlim(0);
+            var hands = Enumerable.Range(0, 4).Select(_ => Task.Run(() =>
+            {
+                while (!enough.IsCancellationRequested)
+                {
+                    var bread = TempKitchen.SomeBread();
+                    breads.Add(bread);
+                    kept.Add(bread.Id);
+                    began.Release();
+                }
+            })).ToList();
+            for (var i = 0; i < 20; i++)
+            {
+                await began.WaitAsync();
+            }
+
+            var before = backups.Restore(backup.Name, TempKitchen.Noon.AddHours(round + 1));
+            await enough.CancelAsync();
+            await Task.WhenAll(hands);
+            var there = breads.All().Select(b => b.Id).ToHashSet();
+            var copied = new Breads(Kitchen.Open(backups.PathOf(before.Name)!)).All().Select(b => b.Id).ToHashSet();
+
+            Assert.All(kept, id => Assert.True(there.Contains(id) || copied.Contains(id)));
+        }
+    }
+
+    [Fact]
+    public void A_clock_that_was_a_year_ahead_for_a_day_stops_no_copy_and_empties_no_trash()
+    {
+        var bread = TempKitchen.SomeBread();
+        breads.Add(bread);
+        breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever);
+        var trash = new Trash(kitchen);
+        void Day(DateTimeOffset now)
+        {
+            var before = backups.DayBefore(now);
+            if (backups.MakeDaily(now) && before is { } agreed)
+            {
+                trash.Empty(agreed);
+            }
+        }
+
+        Day(TempKitchen.Noon);
+        Day(TempKitchen.Noon.AddYears(1));
+        Assert.True(breads.Restore(bread.Id));
+        breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever);
+
+        for (var day = 1; day <= 20; day++)
+        {
+            Day(TempKitchen.Noon.AddDays(day));
+        }
+
+        var days = backups.All().Where(f => f.Daily).Select(f => f.MadeAt.UtcDateTime.Date).ToList();
+        Assert.Equal(Backups.Kept, days.Count);
+        Assert.Contains(TempKitchen.Noon.AddDays(20).UtcDateTime.Date, days);
+        Assert.Contains(TempKitchen.Noon.AddDays(10).UtcDateTime.Date, days);
+        Assert.True(breads.Restore(bread.Id));
+
+        // Old by two days' clocks, it goes.
+        breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever);
+        Day(TempKitchen.Noon.AddDays(40));
+        Day(TempKitchen.Noon.AddDays(41));
+        Assert.False(breads.Restore(bread.Id));
+    }
+
+    [Fact]
+    public void What_is_no_kitchen_is_said_to_be_what_it_is()
+    {
+        File.WriteAllText(Path.Combine(temp.Folder, "letter.db"), "Dear kitchen, " + new string('x', 5000));
+        using (var db = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = Path.Combine(temp.Folder, "other.db"), Pooling = false }.ToString()))
+        {
+            db.Open();
+            db.Execute("create table hens (id integer)");
+        }
+
+        File.Copy(backups.PathOf(backups.Make(TempKitchen.Noon).Name)!, Path.Combine(temp.Folder, "newer.db"));
+        using (var db = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = Path.Combine(temp.Folder, "newer.db"), Pooling = false }.ToString()))
+        {
+            db.Open();
+            db.Execute("insert into SchemaVersions (ScriptName, Applied) values ('9999_of_tomorrow.sql', '2030-01-01')");
+        }
+
+        foreach (var (name, fault) in new[] { ("letter", BackupFault.Broken), ("other", BackupFault.Foreign), ("newer", BackupFault.Newer) })
+        {
+            Assert.Equal(fault, Assert.Throws<BackupException>(() => Kitchen.Open(Path.Combine(temp.Folder, $"{name}.db"))).Fault);
+        }
+    }
+
+    [Fact]
+    public void One_server_at_a_time_works_in_a_folder()
+    {
+        using var first = KitchenLock.Take(temp.Folder);
+        Assert.NotNull(first);
+        Assert.Null(KitchenLock.Take(temp.Folder));
+        first.Dispose();
+        using var next = KitchenLock.Take(temp.Folder);
+        Assert.NotNull(next);
+    }
+
+    [Fact]
+    public void What_was_left_half_worked_on_goes_with_the_next_start()
+    {
+        var left = kitchen.Workshop.Place();
+        File.WriteAllText(Path.Combine(left, "half.db"), "half");
+        kitchen.Workshop.Clear();
+
+        Assert.False(Directory.Exists(left));
+    }
+
     [Fact]
     public void A_restore_brings_everything_back_and_can_itself_be_taken_back()
     {

@@ -161,6 +161,57 @@ public sealed class DurabilityTests : IDisposable
         Assert.Equal(0, server.ExitCode);
     }
 
+    private async Task<string> Refused(string? data = null, string urls = "http://127.0.0.1:0")
+    {
+        var info = new ProcessStartInfo("dotnet")
+        {
+            ArgumentList = { Built, "--urls", urls, "--data", data ?? folder },
+            RedirectStandardError = true,
+            RedirectStandardOutput = true,
+        };
+        using var server = Process.Start(info)!;
+        var said = await server.StandardError.ReadToEndAsync().WaitAsync(Patience);
+        await server.WaitForExitAsync().WaitAsync(Patience);
+        Assert.Equal(1, server.ExitCode);
+        return Assert.Single(said.Split('\n', StringSplitOptions.RemoveEmptyEntries));
+    }
+
+    [Fact]
+    public async Task What_cannot_start_says_why_in_one_sentence()
+    {
+        var (_, address) = await Start();
+        Assert.Contains("Another Ystrata works on the kitchen", await Refused(), StringComparison.Ordinal);
+
+        var elsewhere = Directory.CreateDirectory(Path.Combine(folder, "elsewhere")).FullName;
+        Assert.Contains("Something else listens on that port", await Refused(elsewhere, address.ToString()), StringComparison.Ordinal);
+
+        var letter = Directory.CreateDirectory(Path.Combine(folder, "letter")).FullName;
+        await File.WriteAllTextAsync(Path.Combine(letter, "ystrata.db"), "Dear kitchen, " + new string('x', 5000));
+        Assert.Contains("damaged, or no database at all", await Refused(letter), StringComparison.Ordinal);
+
+        await File.WriteAllTextAsync(Path.Combine(folder, "file"), "no folder");
+        Assert.Contains("cannot be used", await Refused(Path.Combine(folder, "file")), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task What_is_kept_is_its_owners_alone_and_what_a_killed_server_left_is_cleared_away()
+    {
+        var left = Directory.CreateDirectory(Path.Combine(folder, "work", "half")).FullName;
+        await File.WriteAllTextAsync(Path.Combine(left, "file.db"), "half");
+        var (_, address) = await Start();
+        using var client = new HttpClient { BaseAddress = address };
+        using var bread = await client.PostAsJsonAsync("/api/breads", new BreadBody("Radish rounds", "", WebKitchen.Squares()), SpecJson.Options);
+        using var backup = await client.PostAsync("/api/keeping/backups", null);
+        Assert.True(bread.IsSuccessStatusCode && backup.IsSuccessStatusCode);
+
+        Assert.False(Directory.Exists(left));
+        var others = UnixFileMode.GroupRead | UnixFileMode.GroupWrite | UnixFileMode.GroupExecute | UnixFileMode.OtherRead | UnixFileMode.OtherWrite | UnixFileMode.OtherExecute;
+        foreach (var path in Directory.EnumerateFileSystemEntries(folder, "*", SearchOption.AllDirectories).Prepend(folder))
+        {
+            Assert.True(!OperatingSystem.IsWindows() && (File.GetUnixFileMode(path) & others) == 0, path);
+        }
+    }
+
     private static async Task WriteUntilCutOff(HttpClient client, ConcurrentBag<string> kept, SemaphoreSlim acknowledged)
     {
         var body = new BreadBody("Radish rounds", "", WebKitchen.Squares());

@@ -21,7 +21,7 @@ describe("the one way to ask the kitchen", () => {
     [404, undefined, { kind: "missing" }],
     [503, {}, { kind: "full" }],
     [500, {}, { kind: "fault" }],
-    [507, {}, { kind: "fault" }],
+    [507, {}, { kind: "noRoom" }],
   ])("an answer of %i says what kind of trouble it is", async (status, error, trouble) => {
     expect((await call(() => Promise.resolve(answer(status, error, { etag: '"abc"' })))).trouble).toEqual(trouble);
   });

@@ -81,6 +81,7 @@ test("a browser without shared workers has a line of its own, and a ball that li
 test("a screen too many is told so, works on, and listens once there is room", async ({ page, bench, kitchen, request }) => {
   const id = await begin(request, kitchen.address);
   await page.goto("about:blank");
+  await expect.poll(() => room(page, kitchen.address)).toBe(0);
   const others = await Promise.all(
     Array.from({ length: 120 }, async () => {
       const gone = new AbortController();

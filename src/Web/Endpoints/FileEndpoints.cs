@@ -127,12 +127,12 @@ public static class FileEndpoints
             return Results.NotFound();
         }
 
-        var before = backups.Make(time.GetUtcNow());
-        staging.Take(replace);
+        BackupFile? before = null;
+        staging.Take(replace, () => before = backups.Make(time.GetUtcNow()));
         kitchen.Anew();
         services.Forget();
         response.OnCompleted(() => Task.Run(store.Settle));
-        return Results.Ok(new RestoredView(before));
+        return Results.Ok(new RestoredView(before!));
     }
 
     private static async Task<IResult> Balls(HttpRequest request)

@@ -7,7 +7,8 @@ namespace Ystrata.Web.Endpoints;
 
 /// <param name="Kept">Daily backups that stay.</param>
 /// <param name="TrashDays">Days until what is in the trash is gone.</param>
-public sealed record KeepingView(IReadOnlyList<BackupFile> Backups, IReadOnlyList<Trashed> Trash, int Kept, int TrashDays);
+/// <param name="Damaged">The kitchen's own file is: the newest copy that was tried was not sound.</param>
+public sealed record KeepingView(IReadOnlyList<BackupFile> Backups, IReadOnlyList<Trashed> Trash, int Kept, int TrashDays, bool Damaged);
 
 /// <param name="Before">The backup of how it was before.</param>
 public sealed record RestoredView(BackupFile Before);
@@ -31,12 +32,20 @@ public static class KeepingEndpoints
         keeping.MapPost("backups/{name}/restore", Restore).Tells(Place.Kitchen).WithName("restoreBackup").Produces<RestoredView>().WithSummary("Makes the kitchen what it was then, whole or not at all; how it is now is backed up first.");
     }
 
-    private static KeepingView All(Backups backups, Trash trash) => new(backups.All(), trash.All(), Backups.Kept, Trash.Days);
+    private static KeepingView All(Backups backups, Trash trash) => new(backups.All(), trash.All(), Backups.Kept, Trash.Days, backups.Damaged is not null);
 
     private static IResult Make(Backups backups, TimeProvider time)
     {
-        var file = backups.Make(time.GetUtcNow());
-        return Results.Created($"/api/keeping/backups/{file.Name}", file);
+        try
+        {
+            var file = backups.Make(time.GetUtcNow());
+            return Results.Created($"/api/keeping/backups/{file.Name}", file);
+        }
+        catch (BackupException)
+        {
+            return Results.Problem(
+                "The kitchen's own file is damaged, and no sound copy of it can be made. Restore one of the backups there are.", statusCode: StatusCodes.Status500InternalServerError, title: "Damaged");
+        }
     }
 
     private static async Task<IResult> Bring(HttpRequest request, Backups backups, TimeProvider time)

@@ -12,6 +12,8 @@ export type Trouble =
   | { kind: "full" }
   /** The kitchen answered, and stumbled. */
   | { kind: "fault" }
+  /** There is no room left on its disk. */
+  | { kind: "noRoom" }
   /** No answer, or none in time. */
   | { kind: "away" };
 
@@ -59,6 +61,7 @@ function troubleOf(status: number, error: unknown, version: string): Trouble {
   if (status === 412 || (status === 409 && "now" in told)) return { kind: "stale", now: told.now ?? null, version };
   if (status === 404) return { kind: "missing" };
   if (status === 503) return { kind: "full" };
+  if (status === 507) return { kind: "noRoom" };
   if (status >= 500) return { kind: "fault" };
   return { kind: "refused", refusals: refusalsOf(error), ...(told.code && { code: told.code }) };
 }

@@ -28,7 +28,7 @@ export class Fetched<T> {
     if (!answer || this.left) return;
     this.trouble = answer.trouble;
     if (answer.data !== null) this.data = answer.data;
-    if (answer.trouble && ["away", "fault", "full"].includes(answer.trouble.kind))
+    if (answer.trouble && ["away", "fault", "full", "noRoom"].includes(answer.trouble.kind))
       this.timer = setTimeout(() => void this.fetch(), ASK_AGAIN_MS);
   };
 }

@@ -2534,6 +2534,8 @@ export interface components {
              * @description Days until what is in the trash is gone.
              */
             trashDays: number;
+            /** @description The kitchen's own file is: the newest copy that was tried was not sound. */
+            damaged: boolean;
         };
         /** @description kcal */
         Kilocalories: number;

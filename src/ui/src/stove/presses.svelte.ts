@@ -128,7 +128,7 @@ class Presses {
       const answer = await call(() =>
         api.POST("/api/services/{id}/events", { params: { path: { id: service } }, body: { ...body, ago: body.ago ?? agoOf(next!) } }),
       );
-      if (answer.trouble && ["away", "fault", "full"].includes(answer.trouble.kind)) {
+      if (answer.trouble && ["away", "fault", "full", "noRoom"].includes(answer.trouble.kind)) {
         this.unheard[service] = true;
         setTimeout(() => void this.send(service), TRY_AGAIN_MS);
         break;

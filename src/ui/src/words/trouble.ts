@@ -17,6 +17,8 @@ export function troubleWords(trouble: Trouble): string {
       return m.trouble_full();
     case "fault":
       return m.trouble_fault();
+    case "noRoom":
+      return m.trouble_no_room();
     case "away":
       return m.kitchen_away();
   }
@@ -27,5 +29,6 @@ export function keepingWords(keeping: Keeping, trouble: Trouble | null): string 
   if (keeping === "refused") return m.not_kept_refused();
   if (keeping === "elsewhere") return m.not_kept_elsewhere();
   if (keeping !== "unreachable") return "";
+  if (trouble?.kind === "noRoom") return m.not_kept_no_room();
   return trouble?.kind === "fault" ? m.not_kept_fault() : m.not_kept_unreachable();
 }

@@ -84,6 +84,9 @@
 </script>
 
 <Trouble trouble={fetched.trouble} again={fetchAll} />
+{#if keeping?.damaged}<p class="mb-2 rounded-xl border-2 border-chilli bg-white px-3 py-2 font-semibold" role="alert" data-testid="damaged">
+    ▲ {m.kitchen_damaged()}
+  </p>{/if}
 {#if keeping}
   <div class="grid content-start gap-5 lg:grid-cols-2">
     <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="backups-head">

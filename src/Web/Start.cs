@@ -1,0 +1,52 @@
+using System.Net.Sockets;
+using System.Runtime.InteropServices;
+using Microsoft.Data.Sqlite;
+using Ystrata.Store;
+
+namespace Ystrata.Web;
+
+/// <summary>What has to be so before anything is served, and one sentence where it is not.</summary>
+internal static partial class Start
+{
+    private const uint OwnerAlone = 0b000_111_111;
+
+    /// <summary>Whatever this program writes is its owner's alone, also what an older version wrote.</summary>
+    /// <param name="folder">The kitchen's.</param>
+    public static void KeepPrivate(string folder)
+    {
+        if (OperatingSystem.IsWindows())
+        {
+            return;
+        }
+
+        _ = Umask(OwnerAlone);
+        Directory.CreateDirectory(folder);
+        foreach (var path in Directory.EnumerateFileSystemEntries(folder, "*", SearchOption.AllDirectories).Prepend(folder))
+        {
+            var owners = Directory.Exists(path) ? UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute : UnixFileMode.UserRead | UnixFileMode.UserWrite;
+            if (File.GetUnixFileMode(path) != owners)
+            {
+                File.SetUnixFileMode(path, owners);
+            }
+        }
+    }
+
+    /// <returns>Why it cannot start, for whoever looks after the kitchen; nothing when that is no usual reason.</returns>
+    /// <param name="folder">The kitchen's.</param>
+    public static string? Words(Exception e, string folder) => e switch
+    {
+        BackupException { Fault: BackupFault.Newer } => $"The kitchen in {folder} was kept by a newer version of Ystrata. Start that one, or bring a backup from before it.",
+        BackupException { Fault: BackupFault.Foreign } => $"{folder}/ystrata.db is a database, but no kitchen's. Say another folder with --data.",
+        BackupException => $"{folder}/ystrata.db is damaged, or no database at all. Its backups are in {folder}/backups: put a sound one in its place.",
+        UnauthorizedAccessException or SqliteException { SqliteErrorCode: 8 or 14 } => $"There is no right to write in {folder}. Give it to this user, or say another folder with --data.",
+        SqliteException { SqliteErrorCode: 13 } => $"There is no room left on the disk of {folder}.",
+        IOException { InnerException: Exception inner } when Taken(inner) => "Something else listens on that port already. Say another one with --port.",
+        IOException io => $"{folder} cannot be used: {io.Message}",
+        _ => null,
+    };
+
+    private static bool Taken(Exception e) => e is SocketException { SocketErrorCode: SocketError.AddressAlreadyInUse } || (e.InnerException is { } inner && Taken(inner));
+
+    [LibraryImport("libc", EntryPoint = "umask")]
+    private static partial uint Umask(uint mask);
+}
