@@ -1,7 +1,7 @@
 namespace Ystrata.Store;
 
 /// <summary>Small letters without marks. A table, since a small machine has no tables of the world's letters to ask.</summary>
-internal static class Folding
+public static class Folding
 {
     // Latin letters with one mark or two, by the letter beneath (Unicode's own decomposition).
     private static readonly Dictionary<char, char> Bare = new[]
@@ -27,6 +27,7 @@ internal static class Folding
         ("z", "źżž"),
     }.SelectMany(g => g.Item2.Select(marked => (marked, bare: g.Item1[0]))).ToDictionary(p => p.marked, p => p.bare);
 
+    /// <returns>The same text, small, its Latin letters without marks.</returns>
     public static string Of(string text) => string.Create(text.Length, text, (folded, from) =>
     {
         for (var i = 0; i < folded.Length; i++)

@@ -1,6 +1,8 @@
+using System.Collections;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using Ystrata.Core;
 
 namespace Ystrata.Store;
@@ -18,8 +20,53 @@ public static class SpecJson
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
         options.AllowOutOfOrderMetadataProperties = true;
+        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(Whole);
         return options;
     }
+
+    /// <summary>Whether a number is one that a kitchen can mean: finite, and no smaller than anything that can be weighed.</summary>
+    internal static bool IsNumber(double value) => double.IsFinite(value) && (value == 0 || Math.Abs(value) > Smallest);
+
+    // Far below any figure, far above where sums lose their digits.
+    private const double Smallest = 1e-100;
+
+    // What the reader itself lets pass and no kitchen can mean: nothing as an entry of a list, and numbers without end.
+    private static void Whole(JsonTypeInfo type)
+    {
+        if (type.Kind != JsonTypeInfoKind.Object)
+        {
+            return;
+        }
+
+        var lists = type.Properties.Where(p => p.Get is not null && ListOf(p.PropertyType) is { IsValueType: false }).ToList();
+        var numbers = type.Properties.Where(p => p.Get is not null && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) == typeof(double)).ToList();
+        if (lists.Count == 0 && numbers.Count == 0)
+        {
+            return;
+        }
+
+        type.OnDeserialized += read =>
+        {
+            foreach (var list in lists)
+            {
+                var at = (list.Get!(read) as IEnumerable)?.Cast<object?>().ToList().IndexOf(null) ?? -1;
+                if (at >= 0)
+                {
+                    throw new JsonException($"missing required properties including: '{list.Name}[{at}]'");
+                }
+            }
+
+            foreach (var number in numbers)
+            {
+                if (number.Get!(read) is double value && !IsNumber(value))
+                {
+                    throw new JsonException($"no number: '{number.Name}'");
+                }
+            }
+        };
+    }
+
+    private static Type? ListOf(Type type) => type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) ? type.GetGenericArguments()[0] : null;
 
     public static string Write(BatchSpec spec) => Encoding.UTF8.GetString(Words(spec).Utf8);
 
@@ -56,7 +103,7 @@ public sealed class MeasureConverterFactory : JsonConverterFactory
         where T : struct, IMeasure<T>
     {
         public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
-            reader.TokenType == JsonTokenType.Number ? T.From(reader.GetDouble()) : throw new JsonException();
+            reader.TokenType == JsonTokenType.Number && reader.GetDouble() is var value && SpecJson.IsNumber(value) ? T.From(value) : throw new JsonException();
 
         public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
             writer.WriteNumberValue(value.Value);

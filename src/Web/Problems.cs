@@ -43,6 +43,9 @@ public sealed partial class Problems : IExceptionHandler
             // How the reader says that a fold step does not tell its kind.
             SqliteException { SqliteErrorCode: 13 } or IOException { HResult: NoSpace } => Full,
             NotSupportedException { Source: "System.Text.Json" } kindless => Describe([new(PathIn().Match(kindless.Message).Groups[1].Value + ".kind", RefusalCode.Missing)]),
+            // How the reader says that it knows no such charset.
+            InvalidOperationException { Source: "Microsoft.AspNetCore.Http.Extensions" } or ArgumentException { ParamName: "name" } when httpContext.Request.ContentType?.Contains("charset", StringComparison.OrdinalIgnoreCase) == true =>
+                new KitchenProblem { Status = StatusCodes.Status415UnsupportedMediaType, Title = "Not taken", Detail = "What is sent has to be in UTF-8." },
             _ => null,
         };
         if (problem is null)
@@ -87,6 +90,11 @@ public sealed partial class Problems : IExceptionHandler
             return new(field.Length == 0 ? missing.Groups[1].Value : $"{field}.{missing.Groups[1].Value}", RefusalCode.Missing);
         }
 
+        if (NoNumber().Match(json.Message) is { Success: true } endless)
+        {
+            field = field.Length == 0 ? endless.Groups[1].Value : $"{field}.{endless.Groups[1].Value}";
+        }
+
         var inSpec = Wrapped().Replace(field, "");
         var limit = SpecPlaces.Limits.Concat(LogCheck.Limits).Concat(IngredientCheck.Limits).FirstOrDefault(l => l.Field == Indices().Replace(inSpec, "[]"));
         return limit is null
@@ -96,6 +104,9 @@ public sealed partial class Problems : IExceptionHandler
 
     [GeneratedRegex(@"missing required properties including: '([^']+)'")]
     private static partial Regex Missing();
+
+    [GeneratedRegex(@"^no number: '([^']+)'")]
+    private static partial Regex NoNumber();
 
     [GeneratedRegex(@"Path: \$\.?(\S+)")]
     private static partial Regex PathIn();

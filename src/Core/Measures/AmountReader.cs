@@ -40,7 +40,7 @@ public static partial class AmountReader
     /// <param name="text">As typed; case and spaces do not matter. No unit means grams, or ounces where the kitchen weighs in them.</param>
     public static AmountRead Read(string text, Ingredient item, Measuring measuring, bool ounces = false)
     {
-        var plain = Spaces().Replace(text.Trim().ToLowerInvariant(), " ");
+        var plain = Spaces().Replace(Digits.Plain(text).Trim().ToLowerInvariant(), " ");
         if (TwoWaysNumber().IsMatch(plain))
         {
             return new(null, AmountTrouble.TwoWays);

@@ -26,6 +26,7 @@ public static partial class RecipeReader
             return new(recipe.Name, recipe.About, recipe.Tags, null, [], [], [new(field, RefusalCode.TooMany, count, 0, most)]);
         }
 
+        recipe = recipe with { Ingredients = [.. recipe.Ingredients.Select(Digits.Plain)], Steps = [.. recipe.Steps.Select(Digits.Plain)], Yield = Digits.Plain(recipe.Yield) };
         var reader = new LineReader(larder);
         var lines = recipe.Ingredients.Select((text, i) => Settle(reader.Read(text), settled.LastOrDefault(s => s.Line == i), reader, larder)).ToList();
         var steps = StepReader.Read(recipe.Steps);

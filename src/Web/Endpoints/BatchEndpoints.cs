@@ -83,6 +83,7 @@ public static class BatchEndpoints
     private static List<Refusal> Check(BatchBody body, Breads breads, Larder larder) =>
     [
         .. Common.CheckName(body.Name),
+        .. Common.CheckDay("madeFor", body.MadeFor),
         .. body.BreadId is { } id && !breads.Known(id) ? [new Refusal("breadId", RefusalCode.Missing)] : Array.Empty<Refusal>(),
         .. Common.CheckSpec(body.Spec, larder),
     ];

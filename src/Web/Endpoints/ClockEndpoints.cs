@@ -20,13 +20,13 @@ public static class ClockEndpoints
     private static IResult Plan(ClockBody body, Clocks clocks)
     {
         var (breads, refusals) = clocks.Resolve(body.Name, body.Spec);
-        return Problems.From(refusals) ?? Results.Ok(clocks.View(breads, Clocks.Of(body.Spec), body.MadeFor));
+        return Problems.From([.. refusals, .. Common.CheckDay("madeFor", body.MadeFor)]) ?? Results.Ok(clocks.View(breads, Clocks.Of(body.Spec), body.MadeFor));
     }
 
     private static IResult WhatIfs(ClockBody body, Clocks clocks)
     {
         var (breads, refusals) = clocks.Resolve(body.Name, body.Spec);
-        return Problems.From(refusals) ?? Results.Ok(clocks.WhatIfs(breads, Clocks.Of(body.Spec), body.MadeFor));
+        return Problems.From([.. refusals, .. Common.CheckDay("madeFor", body.MadeFor)]) ?? Results.Ok(clocks.WhatIfs(breads, Clocks.Of(body.Spec), body.MadeFor));
     }
 
     private static IResult Calendar(Guid id, Batches batches, Clocks clocks, bool alarms = false)

@@ -33,6 +33,12 @@ internal static class Common
         }
     }
 
+    /// <summary>A day on which somebody could cook.</summary>
+    public static IEnumerable<Refusal> CheckDay(string field, DateTimeOffset day) =>
+        day.Year is >= FirstYear and <= LastYear ? [] : [new(field, RefusalCode.OutOfRange, day.Year, FirstYear, LastYear)];
+
+    private const int FirstYear = 1970, LastYear = 2200;
+
     /// <summary>The refusals of a spec that lies inside a body.</summary>
     public static IEnumerable<Refusal> CheckSpec(BatchSpec spec, Larder larder) =>
         SpecCheck.Check(spec, larder).Select(r => r with { Field = $"spec.{r.Field}" });

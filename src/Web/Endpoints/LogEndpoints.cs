@@ -207,6 +207,7 @@ public static class LogEndpoints
     private static List<Refusal> Check(LogBody body, Photos photos) =>
     [
         .. LogCheck.Check(body.Outcome).Select(r => r with { Field = $"outcome.{r.Field}" }),
+        .. Common.CheckDay("cookedAt", body.CookedAt),
         .. body.PhotoId is { } photo && !photos.Known(photo) ? [new Refusal("photoId", RefusalCode.Missing)] : Array.Empty<Refusal>(),
     ];
 }

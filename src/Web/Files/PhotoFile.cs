@@ -12,6 +12,12 @@ public static class PhotoFile
     // A dot more on a side is worth nothing in a log; more than so many dots in all is no photo but a trap.
     private const int LongestSide = 1600, SmallSide = 160;
     private const long MostDots = 60_000_000;
+
+    // What cannot be decoded smaller than it is has to fit in memory whole: 20 million dots are 80 MB.
+    private const long MostWhole = 20_000_000;
+
+    // One at a time: eight at once would take eight times the memory.
+    private static readonly Lock Decoding = new();
     private const int Quality = 82;
 
     /// <returns>The photo upright, no larger than needed, and a small one; nothing when it is no PNG, JPEG or WebP.</returns>
@@ -29,8 +35,25 @@ public static class PhotoFile
             return null;
         }
 
-        using var dots = SKBitmap.Decode(codec, new SKImageInfo(info.Width, info.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
-        return dots is null ? null : (Drawn(dots, codec.EncodedOrigin, LongestSide), Drawn(dots, codec.EncodedOrigin, SmallSide));
+        // The smallest the format can be decoded to that is no smaller than wanted.
+        var size = codec.GetScaledDimensions(Math.Min(1, (float)LongestSide / Math.Max(info.Width, info.Height)));
+        if (Math.Max(size.Width, size.Height) < Math.Min(LongestSide, Math.Max(info.Width, info.Height)))
+        {
+            size = codec.GetScaledDimensions(Math.Min(1, 2f * LongestSide / Math.Max(info.Width, info.Height)));
+        }
+
+        if ((long)size.Width * size.Height > MostWhole)
+        {
+            return null;
+        }
+
+        lock (Decoding)
+        {
+            using var dots = new SKBitmap(new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
+            return codec.GetPixels(dots.Info, dots.GetPixels()) is SKCodecResult.Success
+                ? (Drawn(dots, codec.EncodedOrigin, LongestSide), Drawn(dots, codec.EncodedOrigin, SmallSide))
+                : null;
+        }
     }
 
     /// <summary>A photo that was made anew before: a WebP of one picture, no larger than needed, and nothing beside it.</summary>
