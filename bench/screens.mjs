@@ -52,6 +52,20 @@ for (let i = 0; i < 60; i++) {
 streams.forEach((gone) => gone.abort());
 row(`press to ${SCREENS} screens, 120 pieces, p50 / p95`, `${ms(quantile(fanned, 0.5))} / ${ms(quantile(fanned, 0.95))}`, "p95 50 ms");
 
+// A shelf of five hundred and twelve breads, as it is looked at all day.
+const [some] = await (await fetch(`${server.address}/api/breads`)).json();
+for (let i = 0; i < 500; i++) {
+  const spec = { ...some.spec, balls: { ...some.spec.balls, mass: 60 + (i % 60) } };
+  await post("/api/breads", { name: `Bread ${i}`, about: "", tags: [], spec });
+}
+const looks = [];
+for (let i = 0; i < 30; i++) {
+  const from = performance.now();
+  await (await fetch(`${server.address}/api/breads`)).arrayBuffer();
+  looks.push(performance.now() - from);
+}
+row("512 breads on the shelf, first / p50", `${ms(looks[0])} / ${ms(quantile(looks.slice(1), 0.5))}`, "60 ms");
+
 // A change on one screen: when it leaves for the kitchen, and when the other screen shows it.
 const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumFlags });
 const screen = async (address) => {

@@ -11,7 +11,7 @@ public static class ItemIds
     // Room for "own-", and for what tells two of one name apart.
     private const int LongestName = Longest - 4;
 
-    public static bool Good(string id) => id.Length is > 0 and <= Longest && id[0] != '-' && id.All(c => c == '-' || char.IsAsciiDigit(c) || IsLetter(c)) && id == id.ToLowerInvariant();
+    public static bool Good(string id) => id.Length is > 0 and <= Longest && id[0] != '-' && id.All(c => c == '-' || char.IsAsciiDigit(c) || (IsLetter(c) && char.ToLowerInvariant(c) == c));
 
     /// <summary>An id made from a name; one without any letter gets a number.</summary>
     public static string From(string name) => Worded(name) is { Length: > 0 } words ? $"own-{words}" : $"own-{Guid.CreateVersion7():N}";
