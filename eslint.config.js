@@ -24,5 +24,18 @@ export default ts.config(
   { rules: { "no-undef": "off", "svelte/no-navigation-without-resolve": "off" } },
   // Naming a property to leave it out is a use of it.
   { rules: { "@typescript-eslint/no-unused-vars": ["error", { ignoreRestSiblings: true }] } },
+  // Whatever is asked of the kitchen goes through call(), which tells every failure.
+  {
+    files: ["src/ui/src/**"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "CallExpression[callee.object.name=/^(api|patient)$/]:not(CallExpression[callee.name='call'] CallExpression)",
+          message: "Ask the kitchen through call().",
+        },
+      ],
+    },
+  },
   { files: ["**/*.svelte", "**/*.svelte.ts"], languageOptions: { parserOptions: { parser: ts.parser } } },
 );

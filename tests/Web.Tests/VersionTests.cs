@@ -11,23 +11,21 @@ using Ystrata.Web.Demo;
 namespace Ystrata.Web.Tests;
 
 /// <summary>Two screens over one kitchen: what one changed is not overwritten by the other without a word, and what is sent twice counts once.</summary>
-public sealed class VersionTests : IDisposable
+/// <remarks>One demo kitchen for all: each test goes by what it finds there.</remarks>
+public sealed class VersionTests : IClassFixture<WebKitchen>, IDisposable
 {
-    private readonly WebKitchen kitchen = new();
+    private static int glasses;
+
     private readonly HttpClient client;
 
-    public VersionTests()
+    public VersionTests(WebKitchen kitchen)
     {
         client = kitchen.CreateClient();
         client.DefaultRequestHeaders.IfMatch.Clear();
         kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
     }
 
-    public void Dispose()
-    {
-        client.Dispose();
-        kitchen.Dispose();
-    }
+    public void Dispose() => client.Dispose();
 
     private async Task<JsonNode> Get(string path) => JsonNode.Parse(await client.GetStringAsync(path))!;
 
@@ -65,7 +63,6 @@ public sealed class VersionTests : IDisposable
             case "vessels":
                 var (_, tag, vessel) = await Send(HttpMethod.Post, "/api/vessels", Glass());
                 var weighed = Glass();
-                weighed["name"] = "Tall slipway glass";
                 return ($"/api/vessels/{vessel!["id"]}", weighed, b => b["mass"] = 220, tag!);
             case "units":
                 return ("/api/larder/units", larder["units"]!, b => b["coin"] = "q", $"\"{larder["unitsVersion"]}\"");
@@ -76,7 +73,7 @@ public sealed class VersionTests : IDisposable
         }
     }
 
-    private static JsonObject Glass() => new() { ["name"] = "Slipway glass", ["item"] = "water", ["fill"] = "spooned", ["mass"] = 195 };
+    private static JsonObject Glass() => new() { ["name"] = $"Slipway glass {Interlocked.Increment(ref glasses)}", ["item"] = "water", ["fill"] = "spooned", ["mass"] = 195 };
 
     [Theory]
     [InlineData("breads")]

@@ -71,6 +71,36 @@ test("a kitchen that stumbles over a plan is said on the bench, and the press is
   await expect(page.locator("[data-trouble]")).toHaveCount(0);
 });
 
+test("a clock, a card and labels that cannot be worked out say why, and come when the kitchen is back", async ({
+  bench,
+  page,
+  kitchen,
+}) => {
+  await bench.pick("Night-crew squares");
+  await page.route("**/api/clock", (route) => route.fulfill({ status: 500 }));
+  await bench.open("Balls");
+  await bench.set("One ball", "90");
+  await bench.open("Clock");
+  await expect(page.locator("[data-trouble=fault]")).toBeVisible();
+  await page.unrouteAll({ behavior: "wait" });
+  await expect(page.locator("[data-trouble]")).toHaveCount(0);
+
+  for (const [place, asked] of [
+    ["card", "**/api/plan"],
+    ["labels", "**/api/plan"],
+    ["labels", "**/api/packets"],
+    ["timetable", "**/api/clock"],
+  ]) {
+    await page.route(asked!, (route) => route.abort());
+    await page.goto(`${kitchen.address}/#/${place}`);
+    await page.reload();
+    await expect(page.locator("[data-trouble=away]")).toBeVisible();
+    await page.unrouteAll({ behavior: "wait" });
+    await page.getByRole("button", { name: "Try again" }).click();
+    await expect(page.locator("[data-trouble]")).toHaveCount(0);
+  }
+});
+
 test("an undo, a copy and a backup that fail are said to have failed", async ({ page, kitchen }) => {
   await page.getByRole("button", { name: "More for Beet quarters" }).click();
   await page.getByRole("menuitem", { name: "Delete" }).click();

@@ -82,6 +82,8 @@ class Bench {
 
   /** Why there is no new sheet, when that is not the figures' fault. */
   trouble = $state.raw<Trouble | null>(null);
+  /** Why there is no new timetable, when that is not the figures' fault. */
+  clockTrouble = $state.raw<Trouble | null>(null);
   private planning = $state(false);
   private clocking = false;
   /** What the newest sheet was worked out of: only what can be planned is put on the clock. */
@@ -282,8 +284,9 @@ class Bench {
     // Another plan, or another batch, came meanwhile: its own clock is on its way.
     if (spec !== this.planned) return;
     if (data) this.clock = data;
-    if (trouble && trouble.kind !== "refused") this.clockSoon(TRY_AGAIN_MS);
-    else this.unclockable = trouble ? trouble.refusals : [];
+    this.clockTrouble = trouble && trouble.kind !== "refused" ? trouble : null;
+    if (this.clockTrouble) this.clockSoon(TRY_AGAIN_MS);
+    else this.unclockable = trouble?.kind === "refused" ? trouble.refusals : [];
   }
 
   private figures(): Figures {

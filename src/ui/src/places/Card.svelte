@@ -2,6 +2,7 @@
   import Printer from "@lucide/svelte/icons/printer";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
+  import Trouble from "../parts/Trouble.svelte";
   import Section from "../section/Section.svelte";
   import { cardSteps } from "../words/card";
   import { madeOf } from "../words/figures";
@@ -83,6 +84,8 @@
       </footer>
     </article>
   </div>
+{:else if here && batch.trouble}
+  <div class="p-5"><Trouble trouble={batch.trouble} again={() => batch.again()} /></div>
 {:else}
   <section class="mx-auto max-w-xl p-8 text-center">
     <h1 class="text-title font-bold">{here ? m.working_it_out() : m.no_batch()}</h1>

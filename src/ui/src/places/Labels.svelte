@@ -1,12 +1,14 @@
 <script lang="ts">
   import Printer from "@lucide/svelte/icons/printer";
-  import { api, refusalsOf } from "../api/client";
+  import { call, newest, type Trouble as Why } from "../api/call";
+  import { api } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { PacketSheet, PacketState, Refusal } from "../api/types";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import FigureField from "../parts/FigureField.svelte";
   import Segments from "../parts/Segments.svelte";
+  import Trouble from "../parts/Trouble.svelte";
   import { packetName } from "../words/files";
   import { pours } from "../words/figures";
   import { amount, dateOf, number, toDay } from "../words/format";
@@ -20,7 +22,8 @@
   let made = $state(toDay(new Date()));
   let sheet = $state.raw<PacketSheet | null>(null);
   let refusals = $state.raw<Refusal[]>([]);
-  let newest = 0;
+  let trouble = $state.raw<Why | null>(null);
+  const only = newest();
 
   const poured = $derived(batch.sheet ? pours(batch.sheet) : false);
   const states = $derived(
@@ -32,19 +35,17 @@
   const labels = $derived(sheet ? sheet.lots.flatMap((lot) => Array.from({ length: lot.count }, () => lot)) : []);
   const raw = $derived(shown.startsWith("raw"));
 
-  $effect(() => {
+  $effect(() => void ask());
+  async function ask() {
     const spec = batch.spec;
     if (!spec || each === null || !made) return;
-    const mine = ++newest;
-    void api
-      .POST("/api/packets", { body: { spec: $state.snapshot(spec), packet: { state: shown, each, made } } })
-      .catch(() => ({ data: undefined, error: undefined }))
-      .then(({ data, error }) => {
-        if (mine !== newest) return;
-        if (data) sheet = data;
-        refusals = error ? refusalsOf(error) : [];
-      });
-  });
+    const body = { spec: $state.snapshot(spec), packet: { state: shown, each, made } };
+    const answer = await only(call(() => api.POST("/api/packets", { body })));
+    if (!answer) return;
+    sheet = answer.data ?? sheet;
+    refusals = answer.trouble?.kind === "refused" ? answer.trouble.refusals : [];
+    trouble = answer.trouble?.kind === "refused" ? null : answer.trouble;
+  }
 
   function how(packet: PacketSheet): string {
     if (packet.heat == null) return shown === "cookedFrozen" ? m.label_warm_frozen() : m.label_warm();
@@ -58,6 +59,7 @@
 
 {#if batch.spec && batch.sheet}
   <div class="mx-auto max-w-[960px] p-3 sm:p-5 print:max-w-none print:p-0">
+    <Trouble {trouble} again={ask} />
     <div class="print:hidden">
       <div class="mb-3 flex flex-wrap items-center gap-2">
         <h1 class="me-auto text-title leading-none font-bold tracking-tight">{m.labels_title({ name: batch.name })}</h1>
@@ -110,6 +112,8 @@
       </ul>
     {/if}
   </div>
+{:else if here && batch.trouble}
+  <div class="p-5"><Trouble trouble={batch.trouble} again={() => batch.again()} /></div>
 {:else}
   <section class="mx-auto max-w-xl p-8 text-center">
     <h1 class="text-title font-bold">{here ? m.working_it_out() : m.no_batch()}</h1>

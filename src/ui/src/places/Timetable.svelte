@@ -3,6 +3,7 @@
   import type { ClockSheet } from "../api/types";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
+  import Trouble from "../parts/Trouble.svelte";
   import { breachWords, clockRestName, hourOf, span, workName } from "../words/clock";
   import { clock, day } from "../words/format";
 
@@ -107,6 +108,8 @@
         </li>
       {/each}
     </ul>
+  {:else if here && (batch.trouble ?? batch.clockTrouble)}
+    <Trouble trouble={batch.trouble ?? batch.clockTrouble} again={() => batch.again()} />
   {:else}
     <p class="p-8">{here ? m.working_it_out() : m.no_batch()}</p>
   {/if}

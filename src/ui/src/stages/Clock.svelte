@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from "../parts/Trouble.svelte";
   import { onDestroy } from "svelte";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
@@ -18,4 +19,5 @@
   ];
 </script>
 
+<Trouble trouble={batch.clockTrouble} again={() => batch.again()} />
 <BenchTabs label={m.clock_parts()} {tabs} {spec} {sheet} onopen={() => (batch.wide = true)} />
