@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, ownLine, test } from "./kitchen";
+import { startServer } from "./server.mjs";
 import { begin, openStove, pan } from "./service";
 
 test.use({ expectErrors: /ERR_FAILED|status of 500/ });
@@ -148,6 +149,27 @@ test("presses wait when the stove is left, go by themselves, and a newer screen 
   await expect(page.getByTestId("shelf")).toBeVisible();
   await page.unrouteAll({ behavior: "wait" });
   await expect.poll(() => past(page, kitchen.address, id)).toEqual(["late", "laid"]);
+});
+
+test.describe("a stove that is left while the kitchen is away", () => {
+  test.use({ ownServer: true, expectErrors: /ERR_/ });
+
+  test("is listened to no more when the kitchen is back", async ({ page, kitchen, request }) => {
+    await ownLine(page);
+    await page.reload();
+    const id = await begin(request, kitchen.address);
+    await openStove(page, kitchen, id);
+    await kitchen.stop("SIGKILL");
+    await expect(page.getByTestId("unheard")).toBeVisible();
+    await page.keyboard.press("Escape");
+    await expect(page.getByRole("heading", { level: 1, name: "Your breads" })).toBeVisible();
+    const asked: string[] = [];
+    page.on("request", (r) => /\/(live\?|stream)/.test(r.url()) && asked.push(r.url()));
+    const again = await startServer({ data: kitchen.data, port: Number(new URL(kitchen.address).port) });
+    await expect.poll(() => asked.length).toBeGreaterThan(1);
+    expect(asked.filter((url) => url.includes(id))).toEqual([]);
+    await again.stop();
+  });
 });
 
 test("a press is sent with the browser's storage full", async ({ page, kitchen, request }) => {

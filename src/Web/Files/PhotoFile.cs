@@ -16,6 +16,9 @@ public static class PhotoFile
     // What cannot be decoded smaller than it is has to fit in memory whole: 20 million dots are 80 MB.
     private const long MostWhole = 20_000_000;
 
+    // JPEG is decoded in eighths of its size.
+    private const int Eighths = 8;
+
     // One at a time: eight at once would take eight times the memory.
     private static readonly Lock Decoding = new();
     private const int Quality = 82;
@@ -36,12 +39,8 @@ public static class PhotoFile
         }
 
         // The smallest the format can be decoded to that is no smaller than wanted.
-        var size = codec.GetScaledDimensions(Math.Min(1, (float)LongestSide / Math.Max(info.Width, info.Height)));
-        if (Math.Max(size.Width, size.Height) < Math.Min(LongestSide, Math.Max(info.Width, info.Height)))
-        {
-            size = codec.GetScaledDimensions(Math.Min(1, 2f * LongestSide / Math.Max(info.Width, info.Height)));
-        }
-
+        var wanted = Math.Min(LongestSide, Math.Max(info.Width, info.Height));
+        var size = Enumerable.Range(1, Eighths).Select(n => codec.GetScaledDimensions((float)n / Eighths)).First(s => Math.Max(s.Width, s.Height) >= wanted);
         if ((long)size.Width * size.Height > MostWhole)
         {
             return null;
@@ -49,8 +48,17 @@ public static class PhotoFile
 
         lock (Decoding)
         {
+            // On a thread of its own: what a thread of many has freed stays its own, and each would keep as much.
+            return Task.Factory.StartNew(Decoded, CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default).GetAwaiter().GetResult();
+        }
+
+        (byte[], byte[])? Decoded()
+        {
             using var dots = new SKBitmap(new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
-            return codec.GetPixels(dots.Info, dots.GetPixels()) is SKCodecResult.Success
+            var read = codec.GetPixels(dots.Info, dots.GetPixels());
+            // What is drawn from it is the same dots and no copy of them.
+            dots.SetImmutable();
+            return read is SKCodecResult.Success
                 ? (Drawn(dots, codec.EncodedOrigin, LongestSide), Drawn(dots, codec.EncodedOrigin, SmallSide))
                 : null;
         }
