@@ -22,7 +22,7 @@ public sealed class Kitchen
     private Kitchen(string path)
     {
         (File, connectionString) = (Path.GetFullPath(path), ConnectionTo(path));
-        Workshop = new(Path.Combine(Path.GetDirectoryName(File)!, "work"));
+        Workshop = new(Path.Combine(Path.GetDirectoryName(File)!, "ystrata-work"));
     }
 
     /// <summary>Where files lie while they are worked on.</summary>

@@ -28,7 +28,7 @@ public sealed partial class Problems : IExceptionHandler
     {
         Status = StatusCodes.Status507InsufficientStorage,
         Title = "No room",
-        Detail = "There is no room left on the kitchen's disk, and nothing was kept. Make some; what is not kept yet is sent again.",
+        Detail = "There is no room left on the kitchen's disk, and nothing was kept. Make some, then send it again.",
     };
 
     /// <summary>400 with the refusals, or nothing when there are none.</summary>

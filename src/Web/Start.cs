@@ -10,8 +10,8 @@ internal static partial class Start
 {
     private const uint OwnerAlone = 0b000_111_111;
 
-    /// <summary>Whatever this program writes is its owner's alone, also what an older version wrote.</summary>
-    /// <param name="folder">The kitchen's.</param>
+    /// <summary>Whatever this program writes is its owner's alone, also what an older version wrote. What else lies in the folder is not touched.</summary>
+    /// <param name="folder">The kitchen's; it may be somebody's home.</param>
     public static void KeepPrivate(string folder)
     {
         if (OperatingSystem.IsWindows())
@@ -21,7 +21,10 @@ internal static partial class Start
 
         _ = Umask(OwnerAlone);
         Directory.CreateDirectory(folder);
-        foreach (var path in Directory.EnumerateFileSystemEntries(folder, "*", SearchOption.AllDirectories).Prepend(folder))
+        var backups = Path.Combine(folder, "backups");
+        var ours = Directory.EnumerateFiles(folder, "ystrata.*")
+            .Concat(Directory.Exists(backups) ? Directory.EnumerateFiles(backups, "*.db").Prepend(backups) : []);
+        foreach (var path in ours)
         {
             var owners = Directory.Exists(path) ? UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute : UnixFileMode.UserRead | UnixFileMode.UserWrite;
             if (File.GetUnixFileMode(path) != owners)

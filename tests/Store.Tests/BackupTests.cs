@@ -102,45 +102,6 @@ public sealed class BackupTests : IDisposable
     }
 
     [Fact]
-    public void A_clock_that_was_a_year_ahead_for_a_day_stops_no_copy_and_empties_no_trash()
-    {
-        var bread = TempKitchen.SomeBread();
-        breads.Add(bread);
-        breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever);
-        var trash = new Trash(kitchen);
-        void Day(DateTimeOffset now)
-        {
-            var before = backups.DayBefore(now);
-            if (backups.MakeDaily(now) && before is { } agreed)
-            {
-                trash.Empty(agreed);
-            }
-        }
-
-        Day(TempKitchen.Noon);
-        Day(TempKitchen.Noon.AddYears(1));
-        Assert.True(breads.Restore(bread.Id));
-        breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever);
-
-        for (var day = 1; day <= 20; day++)
-        {
-            Day(TempKitchen.Noon.AddDays(day));
-        }
-
-        var days = backups.All().Where(f => f.Daily).Select(f => f.MadeAt.UtcDateTime.Date).ToList();
-        Assert.Equal(Backups.Kept, days.Count);
-        Assert.Contains(TempKitchen.Noon.AddDays(20).UtcDateTime.Date, days);
-        Assert.Contains(TempKitchen.Noon.AddDays(10).UtcDateTime.Date, days);
-        Assert.True(breads.Restore(bread.Id));
-
-        // Old by two days' clocks, it goes.
-        breads.Delete(bread.Id, TempKitchen.Noon, Meant.Whatever);
-        Day(TempKitchen.Noon.AddDays(40));
-        Day(TempKitchen.Noon.AddDays(41));
-        Assert.False(breads.Restore(bread.Id));
-    }
-
-    [Fact]
     public void What_is_no_kitchen_is_said_to_be_what_it_is()
     {
         File.WriteAllText(Path.Combine(temp.Folder, "letter.db"), "Dear kitchen, " + new string('x', 5000));

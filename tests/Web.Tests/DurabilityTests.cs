@@ -196,8 +196,16 @@ public sealed class DurabilityTests : IDisposable
     [Fact]
     public async Task What_is_kept_is_its_owners_alone_and_what_a_killed_server_left_is_cleared_away()
     {
-        var left = Directory.CreateDirectory(Path.Combine(folder, "work", "half")).FullName;
+        var left = Directory.CreateDirectory(Path.Combine(folder, "ystrata-work", "half")).FullName;
         await File.WriteAllTextAsync(Path.Combine(left, "file.db"), "half");
+        // The folder may be somebody's home: what is not the kitchen's stays as it is.
+        var theirs = Path.Combine(Directory.CreateDirectory(Path.Combine(folder, "work")).FullName, "letter.txt");
+        await File.WriteAllTextAsync(theirs, "Dear kitchen");
+        // What an older version wrote for everybody to read.
+        var old = Path.Combine(Directory.CreateDirectory(Path.Combine(folder, "backups")).FullName, "ystrata-2026-01-01.db");
+        await File.WriteAllTextAsync(old, "");
+        const UnixFileMode ForAll = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.GroupRead | UnixFileMode.OtherRead;
+        Array.ForEach([theirs, old], path => SetMode(path, ForAll));
         var (_, address) = await Start();
         using var client = new HttpClient { BaseAddress = address };
         using var bread = await client.PostAsJsonAsync("/api/breads", new BreadBody("Radish rounds", "", WebKitchen.Squares()), SpecJson.Options);
@@ -206,9 +214,21 @@ public sealed class DurabilityTests : IDisposable
 
         Assert.False(Directory.Exists(left));
         var others = UnixFileMode.GroupRead | UnixFileMode.GroupWrite | UnixFileMode.GroupExecute | UnixFileMode.OtherRead | UnixFileMode.OtherWrite | UnixFileMode.OtherExecute;
-        foreach (var path in Directory.EnumerateFileSystemEntries(folder, "*", SearchOption.AllDirectories).Prepend(folder))
+        foreach (var path in Directory.EnumerateFiles(folder).Concat(Directory.EnumerateFileSystemEntries(Path.Combine(folder, "backups"))))
         {
-            Assert.True(!OperatingSystem.IsWindows() && (File.GetUnixFileMode(path) & others) == 0, path);
+            Assert.True((Mode(path) & others) == 0, path);
+        }
+
+        Assert.Equal(("Dear kitchen", ForAll), (await File.ReadAllTextAsync(theirs), Mode(theirs)));
+
+        static UnixFileMode Mode(string path) => OperatingSystem.IsWindows() ? default : File.GetUnixFileMode(path);
+
+        static void SetMode(string path, UnixFileMode mode)
+        {
+            if (!OperatingSystem.IsWindows())
+            {
+                File.SetUnixFileMode(path, mode);
+            }
         }
     }
 

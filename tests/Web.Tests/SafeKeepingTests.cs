@@ -2,6 +2,7 @@ using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
 using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
@@ -151,5 +152,56 @@ public sealed class SafeKeepingTests : IDisposable
         using var empty = new WebKitchen();
         empty.Services.GetServices<Microsoft.Extensions.Hosting.IHostedService>().OfType<DailyKeeping>().Single().LookAfter();
         Assert.Empty(empty.Services.GetRequiredService<Backups>().All());
+    }
+
+    [Fact]
+    public void A_clock_that_was_a_year_ahead_for_a_day_stops_no_copy_and_empties_no_trash()
+    {
+        var noon = new DateTimeOffset(2026, 11, 20, 12, 0, 0, TimeSpan.Zero);
+        var clock = new SetClock();
+        T Of<T>()
+            where T : notnull => kitchen.Services.GetRequiredService<T>();
+        var (backups, breads) = (Of<Backups>(), Of<Breads>());
+        using var keeping = new DailyKeeping(Of<Kitchen>(), backups, Of<Trash>(), breads, clock, Of<ILogger<DailyKeeping>>());
+        // One that no batch hangs on: such a one does go.
+        var bread = breads.All()[0] with { Id = Guid.CreateVersion7() };
+        breads.Add(bread);
+        void Deleted() => Assert.True(breads.Delete(bread.Id, noon, Meant.Whatever).Done);
+        void Day(DateTimeOffset now)
+        {
+            clock.Now = now;
+            keeping.LookAfter();
+        }
+
+        // What the server made when it started is of another day.
+        backups.All().Where(f => f.Daily).ToList().ForEach(f => File.Delete(backups.PathOf(f.Name)!));
+        Deleted();
+        Day(noon);
+        Day(noon.AddYears(1));
+        Assert.True(breads.Restore(bread.Id));
+        Deleted();
+        for (var day = 1; day <= 20; day++)
+        {
+            Day(noon.AddDays(day));
+        }
+
+        var days = backups.All().Where(f => f.Daily).Select(f => f.MadeAt.UtcDateTime.Date).ToList();
+        Assert.Equal(Backups.Kept, days.Count);
+        Assert.Contains(noon.AddDays(20).UtcDateTime.Date, days);
+        Assert.Contains(noon.AddDays(10).UtcDateTime.Date, days);
+        Assert.True(breads.Restore(bread.Id));
+
+        // Old by two days' clocks, it goes.
+        Deleted();
+        Day(noon.AddDays(40));
+        Day(noon.AddDays(41));
+        Assert.False(breads.Restore(bread.Id));
+    }
+
+    private sealed class SetClock : TimeProvider
+    {
+        public DateTimeOffset Now { get; set; }
+
+        public override DateTimeOffset GetUtcNow() => Now;
     }
 }

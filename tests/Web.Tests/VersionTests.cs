@@ -27,6 +27,10 @@ public sealed class VersionTests : IClassFixture<WebKitchen>, IDisposable
 
     public void Dispose() => client.Dispose();
 
+    public static TheoryData<string> Deleted => ["breads", "batches", "log", "items", "vessels"];
+
+    public static TheoryData<string> Kinds => ["breads", "batches", "log", "items", "vessels", "units", "learned"];
+
     private async Task<JsonNode> Get(string path) => JsonNode.Parse(await client.GetStringAsync(path))!;
 
     private async Task<(HttpStatusCode Status, string? Tag, JsonNode? Body)> Send(HttpMethod method, string path, JsonNode? body = null, string? ifMatch = null)
@@ -76,13 +80,7 @@ public sealed class VersionTests : IClassFixture<WebKitchen>, IDisposable
     private static JsonObject Glass() => new() { ["name"] = $"Slipway glass {Interlocked.Increment(ref glasses)}", ["item"] = "water", ["fill"] = "spooned", ["mass"] = 195 };
 
     [Theory]
-    [InlineData("breads")]
-    [InlineData("batches")]
-    [InlineData("log")]
-    [InlineData("items")]
-    [InlineData("vessels")]
-    [InlineData("units")]
-    [InlineData("learned")]
+    [MemberData(nameof(Kinds))]
     public async Task A_change_meant_for_what_stood_before_is_not_made(string kind)
     {
         var (path, body, change, tag) = await Row(kind);
@@ -102,13 +100,7 @@ public sealed class VersionTests : IClassFixture<WebKitchen>, IDisposable
     }
 
     [Theory]
-    [InlineData("breads")]
-    [InlineData("batches")]
-    [InlineData("log")]
-    [InlineData("items")]
-    [InlineData("vessels")]
-    [InlineData("units")]
-    [InlineData("learned")]
+    [MemberData(nameof(Kinds))]
     public async Task Which_version_is_meant_has_to_be_said_and_read(string kind)
     {
         var (path, body, _, tag) = await Row(kind);
@@ -132,11 +124,7 @@ public sealed class VersionTests : IClassFixture<WebKitchen>, IDisposable
     }
 
     [Theory]
-    [InlineData("breads")]
-    [InlineData("batches")]
-    [InlineData("log")]
-    [InlineData("items")]
-    [InlineData("vessels")]
+    [MemberData(nameof(Deleted))]
     public async Task A_delete_meant_for_what_stood_before_is_not_made(string kind)
     {
         var (path, body, change, tag) = await Row(kind);

@@ -1,4 +1,5 @@
 import { expect, inject, test } from "vitest";
+import { larder } from "../../src/ui/src/api/larder.svelte";
 import { mendWords, wordsOf } from "../../src/ui/src/words/notes";
 import { symptomName } from "../../src/ui/src/words/symptoms";
 
@@ -219,36 +220,34 @@ const spoils: Record<string, (spec: any) => void> = {
   },
 };
 
-const get = async (path: string) => (await fetch(inject("kitchen") + path)).json();
 const gap = /undefined|NaN|null|\{|\}|\[object/;
+const seen = new Set<string>();
 
-test("every note has its words and every word its figure", async () => {
-  const { plain } = await get("/api/larder");
-  const openapi = await get("/openapi/v1.json");
-  const codes = new Set<string>(openapi.components.schemas.NoteCode.enum);
-
-  for (const [name, spoil] of Object.entries(spoils)) {
-    const spec = structuredClone(plain);
-    spoil(spec);
-    const answer = await fetch(`${inject("kitchen")}/api/plan`, {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify(spec),
-    });
-    const sheet = await answer.json();
-    expect(answer.status, `${name}: ${JSON.stringify(sheet)}`).toBe(200);
-    for (const note of sheet.notes) {
-      codes.delete(note.code);
-      const { head, more } = wordsOf(note);
-      expect(head, note.code).not.toMatch(gap);
-      expect(head, note.code).not.toBe("");
-      expect(more, note.code).not.toMatch(gap);
-      expect(more, note.code).toMatch(/[.]$/);
-      for (const mend of note.mends ?? [])
-        expect(mendWords(mend), `${note.code}, ${mend.code}`).toMatch(/^(?!.*(undefined|NaN|null|[{}])).+$/);
-    }
-    for (const risk of sheet.risks) expect(symptomName[risk.symptom as keyof typeof symptomName]()).not.toMatch(gap);
+// One test a plan: a whole shelf of them in one is a race against the clock on a busy machine.
+test.each(Object.entries(spoils))("every note of a bread that is %s has its words", async (_, spoil) => {
+  const spec = structuredClone(larder.view!.plain);
+  spoil(spec);
+  const answer = await fetch(`${inject("kitchen")}/api/plan`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(spec),
+  });
+  const sheet = await answer.json();
+  expect(answer.status, JSON.stringify(sheet)).toBe(200);
+  for (const note of sheet.notes) {
+    seen.add(note.code);
+    const { head, more } = wordsOf(note);
+    expect(head, note.code).not.toMatch(gap);
+    expect(head, note.code).not.toBe("");
+    expect(more, note.code).not.toMatch(gap);
+    expect(more, note.code).toMatch(/[.]$/);
+    for (const mend of note.mends ?? [])
+      expect(mendWords(mend), `${note.code}, ${mend.code}`).toMatch(/^(?!.*(undefined|NaN|null|[{}])).+$/);
   }
+  for (const risk of sheet.risks) expect(symptomName[risk.symptom as keyof typeof symptomName]()).not.toMatch(gap);
+});
 
-  expect([...codes]).toEqual([]);
+test("these breads bring out every note there is", () => {
+  expect(inject("noteCodes").length).toBeGreaterThan(0);
+  expect(inject("noteCodes").filter((code) => !seen.has(code))).toEqual([]);
 });

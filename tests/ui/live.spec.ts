@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { expect, ownLine, test } from "./kitchen";
+import { Bench, expect, ownLine, test } from "./kitchen";
 import { begin, openStove, pan } from "./service";
 
 test.use({ expectErrors: /status of 503|ERR_FAILED/ });
@@ -39,6 +39,37 @@ test("eight tabs with scale, probe and stove have one line, and the kitchen stil
   await other.goto(`${kitchen.address}/#/`);
   await expect(other.getByTestId("shelf").getByRole("heading")).toHaveCount(12);
   for (const tab of [...tabs.slice(1), other]) await tab.close();
+});
+
+test("a tab that comes later to a line that was opened anew hears the scale as the first does", async ({ bench, context, kitchen }) => {
+  const toScale = async (b: Bench) => {
+    await b.pick("Night-crew squares");
+    await b.open("Balls");
+    await b.page.getByRole("tab", { name: "Divide" }).click();
+    await expect(b.page.getByTestId("scale-state")).toHaveAttribute("data-state", "ready");
+  };
+  await toScale(bench);
+  const later = await context.newPage();
+  await later.goto(`${kitchen.address}/#/`);
+  await toScale(new Bench(later));
+  await later.close();
+});
+
+test("presses that were left by a page that is gone are sent from any place", async ({ page, kitchen, request }) => {
+  const id = await begin(request, kitchen.address);
+  await page.evaluate(
+    ([service, at]) => {
+      const body = { id: crypto.randomUUID(), act: "laid", pan: 0, place: 0, bread: 0, number: 1 };
+      localStorage.setItem(`ystrata.press.2.${service}.${body.id}`, JSON.stringify({ service, body, at: Number(at) }));
+    },
+    [id, Date.now()] as const,
+  );
+  await page.reload();
+  const past = async () =>
+    (
+      (await (await request.get(`${kitchen.address}/api/services/${id}`)).json()) as { sheet: { past: { event: { act: string } }[] } }
+    ).sheet.past.map((p) => p.event.act);
+  await expect.poll(past).toEqual(["laid"]);
 });
 
 test("a hidden tab lets its line go, and hears what it missed when it shows", async ({ page, bench, kitchen, request }) => {

@@ -95,6 +95,8 @@ test("the time to the next turn runs by the kitchen's clock, and what is over is
   await pan(page, 1)
     .getByRole("button", { name: /^Lay 1/ })
     .click();
+  // The kitchen has it: only then does pushing the clock shorten its stay.
+  await expect(pan(page, 1)).toContainText("first side");
   await expect(pan(page, 1)).toContainText(/(^|[^+\d])[01]:\d\d/);
   await expect(page.locator(".flash")).toHaveCount(0);
   kitchen.ahead(90);

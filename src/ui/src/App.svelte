@@ -16,6 +16,7 @@
   import Keys from "./parts/Keys.svelte";
   import Shelf from "./places/Shelf.svelte";
   import { viewOf } from "./words/units";
+  import { presses } from "./stove/presses.svelte";
   import { toaster } from "./toast.svelte";
 
   // The shelf comes with the page; the other places follow when they are asked for.
@@ -55,7 +56,10 @@
   });
   // First what lies on the bench: what was left by pages that are gone has waited already.
   const AFTER_THE_FIRST_MS = 300;
-  setTimeout(() => keepers.bringBack(), AFTER_THE_FIRST_MS);
+  setTimeout(() => {
+    keepers.bringBack();
+    presses.bringBack();
+  }, AFTER_THE_FIRST_MS);
   let first = true;
   $effect(() => {
     void changes.of("larder");

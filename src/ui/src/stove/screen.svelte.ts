@@ -28,7 +28,8 @@ export class StoveScreen {
 
   constructor(readonly id: string) {
     presses.bringBack();
-    const beat = setInterval(() => this.tick(), BEAT_MS);
+    // Hidden, only the alarm looks: what another screen did meanwhile is not known before it has asked.
+    const beat = setInterval(() => document.hidden || this.tick(), BEAT_MS);
     const stop = [
       live.want({ services: [id] }),
       live.on<ServiceView>("service", (view) => view.id === id && this.take(view)),

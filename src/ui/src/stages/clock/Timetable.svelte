@@ -125,6 +125,6 @@
     </div>
     <WhatIfs {spec} {sheet} {view} />
   {:else}
-    <p class="p-6 text-mute">{m.working_it_out()}</p>
+    {#if !batch.clockTrouble}<p class="p-6 text-mute">{m.working_it_out()}</p>{/if}
   {/if}
 </div>
