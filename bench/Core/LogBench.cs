@@ -55,7 +55,6 @@ internal static class LogBench
         using var db = new SqliteConnection($"Data Source={Path.Combine(folder, "ystrata.db")}");
         db.Open();
         using var work = db.BeginTransaction();
-        using var rows = new Rows(db);
         for (var i = 0; i < Cookings; i++)
         {
             var at = Start.AddMinutes(-i * (Days * 1440.0 / Cookings));
@@ -63,7 +62,7 @@ internal static class LogBench
             // No two cookings are alike.
             var spec = bread.Spec with { Dough = bread.Spec.Dough with { Hydration = new(54 + 8 * random.NextDouble()) } };
             var batch = new Batch(Guid.CreateVersion7(at), null, bread.Name, spec, at, at);
-            Batches.Put(rows, new(batch));
+            Batches.Put(db, [new(batch)]);
             var outcome = Outcome.Nothing with
             {
                 Used = new(8, planned.Flour, planned.Liquid * (1 + 0.05 * random.NextDouble()), null, null, planned.BallMass),
@@ -73,10 +72,10 @@ internal static class LogBench
                 Faults = random.Next(3) == 0 ? [(Symptom)random.Next(16)] : [],
             };
             Logbook.Put(
-                rows, new(new(Guid.CreateVersion7(at), batch.Id, spec, at, outcome, at, batch.Name, null, planned), [new(LessonKind.Thirst, "flour-white", random.NextDouble() * 4), new(LessonKind.PanTime, "", 0.9 + random.NextDouble() * 0.3)]));
-            Services.Put(rows, new(
+                db, [new(new(Guid.CreateVersion7(at), batch.Id, spec, at, outcome, at, batch.Name, null, planned), [new(LessonKind.Thirst, "flour-white", random.NextDouble() * 4), new(LessonKind.PanTime, "", 0.9 + random.NextDouble() * 0.3)])]);
+            Services.Put(db, [new(
                 new(Guid.CreateVersion7(at), batch.Id, batch.Name, new([new(batch.Name, spec)], ClockSpec.Usual, new(3600)), at, at.AddHours(1)),
-                [.. Enumerable.Range(1, EventsEach).Select(n => new StoveEvent(Guid.NewGuid(), new(n * 60), StoveAct.Turned, 0, 0, 0, n))]));
+                [.. Enumerable.Range(1, EventsEach).Select(n => new StoveEvent(Guid.NewGuid(), new(n * 60), StoveAct.Turned, 0, 0, 0, n))])]);
         }
 
         work.Commit();

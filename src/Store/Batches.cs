@@ -46,7 +46,7 @@ public sealed class Batches(Kitchen kitchen)
     }
 
     /// <returns>False when there is, or was, a batch by this id: then nothing has changed.</returns>
-    public bool Add(Batch batch) => Rows.AddNew(kitchen, "batch", batch.Id, rows => Put(rows, new(batch)));
+    public bool Add(Batch batch) => Once.Add(kitchen, "batch", batch.Id, db => Put(db, [new(batch)]));
 
     public Kept<Batch> Change(Batch batch, Meant meant) => meant.Change(kitchen, db => Find(db, batch.Id), b => b.Version, db => db.Execute(
         "update batch set bread_id = @BreadId, name = @Name, spec = @Spec, made_for = @MadeFor, changed_at = @ChangedAt where id = @Id",
@@ -57,14 +57,9 @@ public sealed class Batches(Kitchen kitchen)
     /// <returns>False when no such batch was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "batch", id);
 
-    internal static void Put(Rows rows, BatchRecord record)
-    {
-        var b = record.Batch;
-        rows.Add(
-            "batch",
-            "id, bread_id, name, spec, made_for, changed_at, deleted_at",
-            [b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Words(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(record.DeletedAt)]);
-    }
+    internal static void Put(SqliteConnection db, IEnumerable<BatchRecord> records) => db.Execute(
+        "insert into batch (id, bread_id, name, spec, made_for, changed_at, deleted_at) values (@Id, @BreadId, @Name, @Spec, @MadeFor, @ChangedAt, @DeletedAt)",
+        records.Select(r => Row.Of(r.Batch, r.DeletedAt)));
 
     /// <summary>All of them as lines of JSON, in the trash or not, by their ids, one by one.</summary>
     internal static IEnumerable<(string Batch, string Json)> Lines(SqliteConnection db) => db.Query<(string Batch, string Json)>(
@@ -77,8 +72,8 @@ public sealed class Batches(Kitchen kitchen)
 
     private sealed record Row(string Id, string? BreadId, string Name, string Spec, string MadeFor, string ChangedAt, string? DeletedAt)
     {
-        public static Row Of(Batch b) => new(
-            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), null);
+        public static Row Of(Batch b, DateTimeOffset? deletedAt = null) => new(
+            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(deletedAt));
 
         public Batch ToBatch() => new(
             Guid.Parse(Id), BreadId is null ? null : Guid.Parse(BreadId), Name, SpecJson.Read(Spec), Kitchen.Unstamp(MadeFor), Kitchen.Unstamp(ChangedAt));

@@ -47,7 +47,7 @@ public sealed class Breads(Kitchen kitchen)
     }
 
     /// <returns>False when there is, or was, a bread by this id: then nothing has changed.</returns>
-    public bool Add(Bread bread) => Rows.AddNew(kitchen, "bread", bread.Id, rows => Put(rows, new(bread)));
+    public bool Add(Bread bread) => Once.Add(kitchen, "bread", bread.Id, db => Put(db, [new(bread)]));
 
     public Kept<Bread> Change(Bread bread, Meant meant) => meant.Change(kitchen, db => Find(db, bread.Id), b => b.Version, db => db.Execute(
         "update bread set name = @Name, about = @About, tags = @Tags, spec = @Spec, changed_at = @ChangedAt where id = @Id",
@@ -58,11 +58,9 @@ public sealed class Breads(Kitchen kitchen)
     /// <returns>False when no such bread was deleted.</returns>
     public bool Restore(Guid id) => Trash.TakeBack(kitchen, "bread", id);
 
-    internal static void Put(Rows rows, BreadRecord record)
-    {
-        var row = Row.Of(record.Bread, record.DeletedAt);
-        rows.Add("bread", "id, name, about, tags, spec, changed_at, deleted_at", [row.Id, row.Name, row.About, row.Tags, row.Spec, row.ChangedAt, row.DeletedAt]);
-    }
+    internal static void Put(SqliteConnection db, IEnumerable<BreadRecord> records) => db.Execute(
+        "insert into bread (id, name, about, tags, spec, changed_at, deleted_at) values (@Id, @Name, @About, @Tags, @Spec, @ChangedAt, @DeletedAt)",
+        records.Select(r => Row.Of(r.Bread, r.DeletedAt)));
 
     /// <summary>All of them, in the trash or not, one by one.</summary>
     internal static IEnumerable<BreadRecord> Each(SqliteConnection db) =>

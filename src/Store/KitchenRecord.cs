@@ -20,10 +20,6 @@ public abstract record KitchenRecord
 {
     /// <summary>No figure of a kitchen is larger, whatever its unit.</summary>
     public const double MostNumber = 1e12;
-
-    /// <summary>A record that is worded just as a kitchen's file words it; nothing when it is worded in any other way, or is none.</summary>
-    /// <param name="json">UTF-8, no more than the record.</param>
-    public static KitchenRecord? Own(ReadOnlySpan<byte> json) => OwnWords.Read<KitchenRecord>(json);
 }
 
 /// <summary>What the kitchen reads and writes in.</summary>

@@ -58,11 +58,17 @@ public sealed class Logbook(Kitchen kitchen)
         e.changed_at ChangedAt, e.spec Spec, e.name Name, e.bread_id BreadId, e.planned Planned, e.more More, e.photo_id PhotoId, e.deleted_at DeletedAt
         """;
 
-    // What of an entry may change after it was written down.
+    // What of an entry may change after it was written down, and where it stands in a row.
     private const string Changing =
         """
         cooked_at, pieces, flour_g, liquid_g, dough_fat_g, salt_g, ball_g, pan_c, first_side_s, second_side_s, last_side_s,
         soft, leaves, colour, taste, filling, wall, counts, note, changed_at, more, words, photo_id
+        """;
+
+    private const string Changed =
+        """
+        @CookedAt, @Pieces, @Flour, @Liquid, @DoughFat, @Salt, @Ball, @Pan, @FirstSide, @SecondSide, @LastSide,
+        @Soft, @Leaves, @Colour, @Taste, @Filling, @Wall, @Counts, @Note, @ChangedAt, @More, @Words, @PhotoId
         """;
 
     private const string LineColumns =
@@ -146,43 +152,31 @@ public sealed class Logbook(Kitchen kitchen)
 
     /// <param name="lessons">What it teaches.</param>
     /// <returns>False when there is, or was, an entry by this id: then nothing has changed.</returns>
-    public bool Add(LogEntry entry, IReadOnlyList<Lesson> lessons) => Rows.AddNew(kitchen, "log_entry", entry.Id, rows => Put(rows, new(entry, lessons)));
+    public bool Add(LogEntry entry, IReadOnlyList<Lesson> lessons) => Once.Add(kitchen, "log_entry", entry.Id, db => Put(db, [new(entry, lessons)]));
 
     /// <summary>Adds some and changes others, all or none.</summary>
     public void Keep(IReadOnlyList<LogRecord> added, IReadOnlyList<LogRecord> changed)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
-        using var rows = new Rows(db);
-        foreach (var record in added)
-        {
-            Put(rows, record);
-        }
-
-        foreach (var record in changed)
-        {
-            Change(rows, record);
-        }
-
+        Put(db, added);
+        Change(db, changed);
         work.Commit();
     }
 
-    public Kept<LogEntry> Change(LogEntry entry, IReadOnlyList<Lesson> lessons, Meant meant) => meant.Change(kitchen, db => Find(db, entry.Id), e => e.Version, db =>
-    {
-        using var rows = new Rows(db);
-        Change(rows, new(entry, lessons));
-    });
+    public Kept<LogEntry> Change(LogEntry entry, IReadOnlyList<Lesson> lessons, Meant meant) =>
+        meant.Change(kitchen, db => Find(db, entry.Id), e => e.Version, db => Change(db, [new(entry, lessons)]));
 
-    private static void Change(Rows rows, LogRecord record)
+    private static void Change(SqliteConnection db, IReadOnlyList<LogRecord> records)
     {
-        var id = record.Entry.Id.ToString();
-        if (rows.Change("log_entry", Changing, [.. Changed(record.Entry), id]))
+        var there = records.Where(r => db.ExecuteScalar<bool>("select exists (select 1 from log_entry where id = @id and deleted_at is null)", new { id = r.Entry.Id.ToString() })).ToList();
+        db.Execute($"update log_entry set ({Changing}) = ({Changed}) where id = @Id", there.Select(Row.Of));
+        foreach (var table in new[] { "log_flour", "log_fault", "lesson" })
         {
-            rows.Remove("log_flour", "entry_id", id);
-            rows.Remove("log_fault", "entry_id", id);
-            rows.Remove("lesson", "entry_id", id);
-            Beside(rows, record);
+            db.Execute($"delete from {table} where entry_id = @Id", there.Select(r => new { Id = r.Entry.Id.ToString() }));
         }
+
+        PutBeside(db, there);
     }
 
     public Kept<LogEntry> Delete(Guid id, DateTimeOffset at, Meant meant) => meant.Change(kitchen, db => Find(db, id), e => e.Version, db => Trash.Put(db, "log_entry", id, at));
@@ -206,56 +200,32 @@ public sealed class Logbook(Kitchen kitchen)
         """,
         buffered: false);
 
-    internal static void Put(Rows rows, LogRecord record)
+    internal static void Put(SqliteConnection db, IReadOnlyList<LogRecord> records)
     {
-        var e = record.Entry;
-        rows.Add(
-            "log_entry",
-            $"id, batch_id, spec, name, bread_id, planned, deleted_at, {Changing}",
-            [
-                e.Id.ToString(), e.BatchId.ToString(), SpecJson.Words(e.Spec), e.Name, e.BreadId?.ToString(), e.Planned is null ? null : SpecJson.Words(e.Planned),
-                Kitchen.StampIf(record.DeletedAt), .. Changed(e),
-            ]);
-        Beside(rows, record);
+        db.Execute(
+            $"insert into log_entry (id, batch_id, spec, name, bread_id, planned, deleted_at, {Changing}) values (@Id, @BatchId, @Spec, @Name, @BreadId, @Planned, @DeletedAt, {Changed})",
+            records.Select(Row.Of));
+        PutBeside(db, records);
     }
 
     // What is found by and what is taught stand in tables of their own, written with the entry or not at all.
-    private static void Beside(Rows rows, LogRecord record)
+    private static void PutBeside(SqliteConnection db, IReadOnlyList<LogRecord> records)
     {
-        var (entry, id) = (record.Entry, record.Entry.Id.ToString());
-        foreach (var flour in entry.Spec.Dough.Flours.Select(f => f.Id).Distinct())
-        {
-            rows.Add("log_flour", "flour, entry_id", [flour, id]);
-        }
-
-        foreach (var fault in (entry.Outcome.Faults ?? []).Distinct())
-        {
-            rows.Add("log_fault", "symptom, entry_id", [fault.ToString(), id]);
-        }
-
+        db.Execute(
+            "insert into log_flour (flour, entry_id) values (@flour, @id)",
+            records.SelectMany(r => r.Entry.Spec.Dough.Flours.Select(f => f.Id).Distinct(), (r, flour) => new { flour, id = r.Entry.Id.ToString() }));
+        db.Execute(
+            "insert into log_fault (symptom, entry_id) values (@symptom, @id)",
+            records.SelectMany(r => (r.Entry.Outcome.Faults ?? []).Distinct(), (r, fault) => new { symptom = fault.ToString(), id = r.Entry.Id.ToString() }));
         // One lesson of a kind and a thing: the last.
-        foreach (var lesson in record.Lessons.Reverse().DistinctBy(l => (l.Kind, l.Of)))
-        {
-            rows.Add("lesson", "entry_id, kind, of, value, cooked_at", [id, lesson.Kind.ToString(), lesson.Of, lesson.Value, Kitchen.Stamp(entry.CookedAt)]);
-        }
+        db.Execute(
+            "insert into lesson (entry_id, kind, of, value, cooked_at) values (@id, @kind, @Of, @Value, @at)",
+            records.SelectMany(
+                r => r.Lessons.Reverse().DistinctBy(l => (l.Kind, l.Of)),
+                (r, l) => new { id = r.Entry.Id.ToString(), kind = l.Kind.ToString(), l.Of, l.Value, at = Kitchen.Stamp(r.Entry.CookedAt) }));
     }
 
     private static string Escaped(string text) => text.Replace(@"\", @"\\", StringComparison.Ordinal).Replace("%", @"\%", StringComparison.Ordinal).Replace("_", @"\_", StringComparison.Ordinal);
-
-    // In the order of Changing.
-    private static object?[] Changed(LogEntry e)
-    {
-        var (used, timed, judged) = (e.Outcome.Used, e.Outcome.Timed, e.Outcome.Judged);
-        return
-        [
-            Kitchen.Stamp(e.CookedAt), used.Pieces, used.Flour?.Value, used.Liquid?.Value, used.DoughFat?.Value, used.Salt?.Value, used.BallMass?.Value,
-            timed.Pan?.Value, timed.FirstSide?.Value, timed.SecondSide?.Value, timed.LastSide?.Value,
-            judged.Soft, judged.Leaves, judged.Colour, judged.Taste, judged.Filling, judged.Wall,
-            e.Outcome.Counts, e.Outcome.Note, Kitchen.Stamp(e.ChangedAt),
-            JsonSerializer.Serialize(new More(used.Lost, used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
-            Folding.Of($"{e.Name} {e.Outcome.Note}"), e.PhotoId?.ToString(),
-        ];
-    }
 
     /// <summary>What has no column of its own: nothing is sought or sorted by it.</summary>
     private sealed record More(
@@ -319,6 +289,48 @@ public sealed class Logbook(Kitchen kitchen)
         public required string Spec { get; init; }
         public string? Planned { get; init; }
         public string? DeletedAt { get; init; }
+
+        /// <summary>What is sought in; only written.</summary>
+        public string? Words { get; init; }
+
+        public static Row Of(LogRecord record)
+        {
+            var e = record.Entry;
+            var (used, timed, judged) = (e.Outcome.Used, e.Outcome.Timed, e.Outcome.Judged);
+            return new()
+            {
+                Id = e.Id.ToString(),
+                BatchId = e.BatchId.ToString(),
+                BreadId = e.BreadId?.ToString(),
+                Name = e.Name,
+                CookedAt = Kitchen.Stamp(e.CookedAt),
+                Spec = SpecJson.Write(e.Spec),
+                Planned = e.Planned is null ? null : JsonSerializer.Serialize(e.Planned, SpecJson.Options),
+                Pieces = used.Pieces,
+                Flour = used.Flour?.Value,
+                Liquid = used.Liquid?.Value,
+                DoughFat = used.DoughFat?.Value,
+                Salt = used.Salt?.Value,
+                Ball = used.BallMass?.Value,
+                Pan = timed.Pan?.Value,
+                FirstSide = timed.FirstSide?.Value,
+                SecondSide = timed.SecondSide?.Value,
+                LastSide = timed.LastSide?.Value,
+                Soft = judged.Soft,
+                Leaves = judged.Leaves,
+                Colour = judged.Colour,
+                Taste = judged.Taste,
+                Filling = judged.Filling,
+                Wall = judged.Wall,
+                Counts = e.Outcome.Counts,
+                Note = e.Outcome.Note,
+                More = JsonSerializer.Serialize(new More(used.Lost, used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
+                Words = Folding.Of($"{e.Name} {e.Outcome.Note}"),
+                PhotoId = e.PhotoId?.ToString(),
+                ChangedAt = Kitchen.Stamp(e.ChangedAt),
+                DeletedAt = Kitchen.StampIf(record.DeletedAt),
+            };
+        }
 
         public LogEntry ToEntry()
         {

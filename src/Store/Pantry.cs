@@ -168,22 +168,18 @@ public sealed class Pantry(Kitchen kitchen)
         db.Query<(string Body, string At, string? Deleted)>("select body, changed_at, deleted_at from larder_item order by body ->> '$.lot' is not null, id")
             .Select(r => new IngredientRecord(JsonSerializer.Deserialize<Ingredient>(r.Body, SpecJson.Options)!, Kitchen.Unstamp(r.At), Kitchen.UnstampIf(r.Deleted)));
 
-    internal static void Put(Rows rows, KitchenRecord record)
-    {
-        switch (record)
-        {
-            case UnitsRecord { Units: var units }:
-                rows.Add("units", "id, body", [1, JsonSerializer.Serialize(units, SpecJson.Options)]);
-                break;
-            case HandRecord hand:
-                rows.Add("hand_time", "work, seconds, changed_at", [hand.Work.ToString(), hand.Time.Value, Kitchen.Stamp(hand.ChangedAt)]);
-                break;
-            case VesselRecord { Vessel: var vessel } kept:
-                rows.Add("vessel", "id, name, volume_ml, changed_at, deleted_at", [vessel.Id, vessel.Name, vessel.Volume.Value, Kitchen.Stamp(kept.ChangedAt), Kitchen.StampIf(kept.DeletedAt)]);
-                break;
-            case IngredientRecord { Ingredient: var item } kept:
-                rows.Add("larder_item", "id, body, changed_at, deleted_at", [item.Id, JsonSerializer.Serialize(item, SpecJson.Options), Kitchen.Stamp(kept.ChangedAt), Kitchen.StampIf(kept.DeletedAt)]);
-                break;
-        }
-    }
+    internal static void Put(SqliteConnection db, UnitsRecord record) =>
+        db.Execute("insert into units (id, body) values (1, @Body)", new { Body = JsonSerializer.Serialize(record.Units, SpecJson.Options) });
+
+    internal static void Put(SqliteConnection db, HandRecord record) => db.Execute(
+        "insert into hand_time (work, seconds, changed_at) values (@Work, @Seconds, @At)",
+        new { Work = record.Work.ToString(), Seconds = record.Time.Value, At = Kitchen.Stamp(record.ChangedAt) });
+
+    internal static void Put(SqliteConnection db, IEnumerable<VesselRecord> records) => db.Execute(
+        "insert into vessel (id, name, volume_ml, changed_at, deleted_at) values (@Id, @Name, @Volume, @At, @DeletedAt)",
+        records.Select(r => new { r.Vessel.Id, r.Vessel.Name, Volume = r.Vessel.Volume.Value, At = Kitchen.Stamp(r.ChangedAt), DeletedAt = Kitchen.StampIf(r.DeletedAt) }));
+
+    internal static void Put(SqliteConnection db, IEnumerable<IngredientRecord> records) => db.Execute(
+        "insert into larder_item (id, body, changed_at, deleted_at) values (@Id, @Body, @At, @DeletedAt)",
+        records.Select(r => new { r.Ingredient.Id, Body = JsonSerializer.Serialize(r.Ingredient, SpecJson.Options), At = Kitchen.Stamp(r.ChangedAt), DeletedAt = Kitchen.StampIf(r.DeletedAt) }));
 }

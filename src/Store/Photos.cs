@@ -10,7 +10,7 @@ public sealed record Photo(Guid Id, string Kind, byte[] Body, byte[] Small, Date
 public sealed class Photos(Kitchen kitchen)
 {
     /// <returns>False when there is a photo by this id already: then nothing has changed.</returns>
-    public bool Add(Photo photo) => Rows.AddNew(kitchen, "photo", photo.Id, rows => Put(rows, photo));
+    public bool Add(Photo photo) => Once.Add(kitchen, "photo", photo.Id, db => Put(db, [photo]));
 
     public bool Known(Guid id)
     {
@@ -18,8 +18,9 @@ public sealed class Photos(Kitchen kitchen)
         return db.ExecuteScalar<bool>("select exists (select 1 from photo where id = @id)", new { id = id.ToString() });
     }
 
-    internal static void Put(Rows rows, Photo photo) =>
-        rows.Add("photo", "id, kind, body, small, made_at", [photo.Id.ToString(), photo.Kind, photo.Body, photo.Small, Kitchen.Stamp(photo.MadeAt)]);
+    internal static void Put(SqliteConnection db, IEnumerable<Photo> photos) => db.Execute(
+        "insert into photo (id, kind, body, small, made_at) values (@Id, @Kind, @Body, @Small, @MadeAt)",
+        photos.Select(p => new { Id = p.Id.ToString(), p.Kind, p.Body, p.Small, MadeAt = Kitchen.Stamp(p.MadeAt) }));
 
     /// <summary>All of them, one by one.</summary>
     internal static IEnumerable<PhotoRecord> Each(SqliteConnection db) =>

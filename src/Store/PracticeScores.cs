@@ -26,10 +26,11 @@ public sealed class PracticeScores(Kitchen kitchen)
     }
 
     /// <returns>False when there is a score by this id already: then nothing has changed.</returns>
-    public bool Add(PracticeScore score) => Rows.AddNew(kitchen, "practice", score.Id, rows => Put(rows, score));
+    public bool Add(PracticeScore score) => Once.Add(kitchen, "practice", score.Id, db => Put(db, [score]));
 
-    internal static void Put(Rows rows, PracticeScore score) => rows.Add(
-        "practice", "id, seed, played_at, score, turns, lift", [score.Id.ToString(), score.Seed, Kitchen.Stamp(score.PlayedAt), score.Score, JsonSerializer.Serialize(score.Turns), score.Lift]);
+    internal static void Put(SqliteConnection db, IEnumerable<PracticeScore> scores) => db.Execute(
+        "insert into practice (id, seed, played_at, score, turns, lift) values (@Id, @Seed, @PlayedAt, @Score, @Turns, @Lift)",
+        scores.Select(s => new Row(s.Id.ToString(), s.Seed, Kitchen.Stamp(s.PlayedAt), s.Score, JsonSerializer.Serialize(s.Turns), s.Lift)));
 
     /// <summary>All of them, one by one.</summary>
     internal static IEnumerable<PracticeRecord> Each(SqliteConnection db) =>

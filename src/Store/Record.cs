@@ -69,8 +69,9 @@ public sealed class Record(Kitchen kitchen)
         db.Query<(string Kind, string Of, bool Used, string? ForgottenAt)>("select kind, of, used, forgotten_at from learned order by kind, of", buffered: false)
             .Select(r => new LearnedRecord(Enum.Parse<LessonKind>(r.Kind), r.Of, r.Used, Kitchen.UnstampIf(r.ForgottenAt)));
 
-    internal static void Put(Rows rows, LearnedRecord record) =>
-        rows.Add("learned", "kind, of, used, forgotten_at", [record.Lesson.ToString(), record.Of, record.Used, Kitchen.StampIf(record.ForgottenAt)]);
+    internal static void Put(SqliteConnection db, IEnumerable<LearnedRecord> records) => db.Execute(
+        "insert into learned (kind, of, used, forgotten_at) values (@Kind, @Of, @Used, @ForgottenAt)",
+        records.Select(r => new { Kind = r.Lesson.ToString(), r.Of, r.Used, ForgottenAt = Kitchen.StampIf(r.ForgottenAt) }));
 
     /// <summary>What the cook has said of a figure; until then plans do not use it, and every cooking counts.</summary>
     public LearnedSwitch Said(LessonKind kind, string of)

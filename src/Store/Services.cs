@@ -1,4 +1,3 @@
-using System.Text;
 using System.Text.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
@@ -35,7 +34,7 @@ public sealed class Services(Kitchen kitchen)
     }
 
     /// <returns>False when there is a service by this id already: then nothing has changed.</returns>
-    public bool Add(KeptService service) => Rows.AddNew(kitchen, "service", service.Id, rows => Put(rows, new(service, [])));
+    public bool Add(KeptService service) => Once.Add(kitchen, "service", service.Id, db => Put(db, [new(service, [])]));
 
     /// <summary>Every event, in the order they were taken.</summary>
     public IReadOnlyList<StoveEvent> Events(Guid id)
@@ -70,17 +69,18 @@ public sealed class Services(Kitchen kitchen)
         work.Commit();
     }
 
-    internal static void Put(Rows rows, ServiceRecord record)
-    {
-        var kept = record.Service;
-        rows.Add(
-            "service",
-            "id, batch_id, name, body, opened_at, closed_at, events",
-            [
-                kept.Id.ToString(), kept.BatchId.ToString(), kept.Name, Body.Words(kept),
-                Kitchen.Stamp(kept.OpenedAt), Kitchen.StampIf(kept.ClosedAt), SpecJson.Words(record.Events),
-            ]);
-    }
+    internal static void Put(SqliteConnection db, IEnumerable<ServiceRecord> records) => db.Execute(
+        "insert into service (id, batch_id, name, body, opened_at, closed_at, events) values (@Id, @BatchId, @Name, @Body, @OpenedAt, @ClosedAt, @Events)",
+        records.Select(r => new
+        {
+            Id = r.Service.Id.ToString(),
+            BatchId = r.Service.BatchId.ToString(),
+            r.Service.Name,
+            Body = JsonSerializer.Serialize(new Body(r.Service.BatchId, r.Service.Service), SpecJson.Options),
+            OpenedAt = Kitchen.Stamp(r.Service.OpenedAt),
+            ClosedAt = Kitchen.StampIf(r.Service.ClosedAt),
+            Events = JsonSerializer.Serialize(r.Events, SpecJson.Options),
+        }));
 
     /// <summary>All of them with their events as lines of JSON, by their batches, one by one.</summary>
     internal static IEnumerable<(string Batch, string Json)> Lines(SqliteConnection db) => db.Query<(string Batch, string Json)>(
@@ -102,10 +102,7 @@ public sealed class Services(Kitchen kitchen)
           {service}.events)
         """;
 
-    private sealed record Body(Guid BatchId, Service Service)
-    {
-        public static JsonText Words(KeptService kept) => new([.. Encoding.UTF8.GetBytes($"{{\"batchId\":\"{kept.BatchId}\",\"service\":"), .. SpecJson.Words(kept.Service).Utf8, (byte)'}']);
-    }
+    private sealed record Body(Guid BatchId, Service Service);
 
     private sealed record Row(string Id, string Name, string Body, string OpenedAt, string? ClosedAt)
     {

@@ -1,5 +1,4 @@
 using System.Collections;
-using System.Text;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
@@ -68,25 +67,14 @@ public static class SpecJson
 
     private static Type? ListOf(Type type) => type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) ? type.GetGenericArguments()[0] : null;
 
-    public static string Write(BatchSpec spec) => Encoding.UTF8.GetString(Words(spec).Utf8);
+    public static string Write(BatchSpec spec) => JsonSerializer.Serialize(spec, Options);
 
     public static BatchSpec Read(string json) => Read<BatchSpec>(json);
 
     /// <exception cref="JsonException">It is no such thing.</exception>
     internal static T Read<T>(string json)
-        where T : class
-    {
-        var words = Encoding.UTF8.GetBytes(json);
-        return OwnWords.Read<T>(words) ?? JsonSerializer.Deserialize<T>(words, Options) ?? throw new JsonException("nothing");
-    }
-
-    /// <summary>How a thing is worded in the store; as it was read, when it was read just so.</summary>
-    internal static JsonText Words<T>(T value)
-        where T : class => new(WordsKept.Of(value) ?? JsonSerializer.SerializeToUtf8Bytes(value, Options));
+        where T : class => JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("nothing");
 }
-
-/// <summary>JSON as the bytes of its text.</summary>
-internal readonly record struct JsonText(byte[] Utf8);
 
 /// <summary>Writes every <see cref="IMeasure{TSelf}"/> as its number.</summary>
 public sealed class MeasureConverterFactory : JsonConverterFactory

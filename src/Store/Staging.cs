@@ -41,7 +41,6 @@ public sealed class Staging : IDisposable
     private readonly string path;
     private readonly SqliteConnection db;
     private readonly SqliteTransaction work;
-    private readonly Rows rows;
 
     // Made once: an empty kitchen of this version.
     private static readonly Lazy<byte[]> Empty = new(() =>
@@ -77,51 +76,33 @@ public sealed class Staging : IDisposable
         // Should it break, the file is read again: nothing of it has to outlive that.
         db.Execute("pragma synchronous = off; pragma journal_mode = off");
         work = db.BeginTransaction();
-        rows = new(db);
     }
 
     /// <summary>Where it lies meanwhile.</summary>
-    internal string Folder => Path.GetDirectoryName(path)!;
+    public string Folder => Path.GetDirectoryName(path)!;
 
-    /// <param name="record">Anything but a photo, which is made anew first.</param>
-    /// <exception cref="SqliteException">The file has it already.</exception>
-    public void Put(KitchenRecord record)
+    /// <summary>Writes down some of the file's records, none of which it has had before.</summary>
+    /// <param name="records">Anything but photos, which are made anew first.</param>
+    public void Put(IReadOnlyList<KitchenRecord> records)
     {
-        switch (record)
-        {
-            case UnitsRecord or HandRecord or VesselRecord or IngredientRecord:
-                Pantry.Put(rows, record);
-                break;
-            case BreadRecord bread:
-                Breads.Put(rows, bread);
-                break;
-            case BatchRecord batch:
-                Batches.Put(rows, batch);
-                break;
-            case ServiceRecord service:
-                Services.Put(rows, service);
-                break;
-            case LearnedRecord learned:
-                Record.Put(rows, learned);
-                break;
-            case PracticeRecord practice:
-                PracticeScores.Put(rows, practice.Score);
-                break;
-            case LogRecord log:
-                Logbook.Put(rows, log);
-                break;
-            default:
-                throw new ArgumentException("a photo is made anew first", nameof(record));
-        }
+        records.OfType<UnitsRecord>().ToList().ForEach(r => Pantry.Put(db, r));
+        records.OfType<HandRecord>().ToList().ForEach(r => Pantry.Put(db, r));
+        Pantry.Put(db, records.OfType<VesselRecord>());
+        Pantry.Put(db, records.OfType<IngredientRecord>());
+        Breads.Put(db, records.OfType<BreadRecord>());
+        Batches.Put(db, records.OfType<BatchRecord>());
+        Services.Put(db, records.OfType<ServiceRecord>());
+        Logbook.Put(db, [.. records.OfType<LogRecord>()]);
+        Record.Put(db, records.OfType<LearnedRecord>());
+        PracticeScores.Put(db, records.OfType<PracticeRecord>().Select(r => r.Score));
     }
 
-    public void Put(Photo photo) => Photos.Put(rows, photo);
+    public void Put(IEnumerable<Photo> photos) => Photos.Put(db, photos);
 
     /// <summary>The file has been read to its end.</summary>
     public void Close()
     {
         work.Commit();
-        rows.Dispose();
         db.Close();
     }
 
@@ -186,7 +167,6 @@ public sealed class Staging : IDisposable
 
     public void Dispose()
     {
-        rows.Dispose();
         work.Dispose();
         db.Dispose();
         Directory.Delete(Folder, recursive: true);

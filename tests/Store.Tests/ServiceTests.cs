@@ -85,8 +85,7 @@ public sealed class ServiceTests : IDisposable
         List<StoveEvent> events = [Laid(10), Laid(11), Laid(12), Laid(13)];
         using (var db = kitchen.Connect())
         {
-            using var rows = new Rows(db);
-            Services.Put(rows, new(kept, events[..2]));
+            Services.Put(db, [new(kept, events[..2])]);
         }
 
         var services = new Services(kitchen);

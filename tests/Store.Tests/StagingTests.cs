@@ -59,17 +59,8 @@ public sealed class StagingTests : IDisposable
     private Staging Staged(IEnumerable<KitchenRecord> records)
     {
         var staging = new Staging(to);
-        foreach (var record in records)
-        {
-            if (record is PhotoRecord p)
-            {
-                staging.Put(new Photo(p.Id, "image/webp", p.Body, [1], p.MadeAt));
-            }
-            else
-            {
-                staging.Put(record);
-            }
-        }
+        staging.Put([.. records]);
+        staging.Put(records.OfType<PhotoRecord>().Select(p => new Photo(p.Id, "image/webp", p.Body, [1], p.MadeAt)));
 
         staging.Close();
         return staging;
@@ -193,8 +184,8 @@ public sealed class StagingTests : IDisposable
         var bread = TempKitchen.SomeBread();
         using (var staging = new Staging(to))
         {
-            staging.Put(new BreadRecord(bread));
-            Assert.Throws<SqliteException>(() => staging.Put(new BreadRecord(bread)));
+            staging.Put([new BreadRecord(bread)]);
+            Assert.Throws<SqliteException>(() => staging.Put([new BreadRecord(bread)]));
         }
 
         Assert.Empty(new Breads(to).All());
@@ -207,7 +198,7 @@ public sealed class StagingTests : IDisposable
         using (var staging = new Staging(to))
         {
             folder = staging.Folder;
-            staging.Put(new BreadRecord(TempKitchen.SomeBread()));
+            staging.Put([new BreadRecord(TempKitchen.SomeBread())]);
             Assert.True(Directory.Exists(folder));
         }
 

@@ -56,18 +56,19 @@ public static class FileEndpoints
     private static async Task Read(HttpContext http, Kitchen store, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos, StagedFiles staged)
     {
         var gone = http.RequestAborted;
-        await using var file = new ArrivingFile();
         var staging = new Staging(store);
         var kept = false;
         try
         {
+            // Whole first: a browser reads no answer while it sends.
+            await using var file = new FileStream(Path.Combine(staging.Folder, "sent.json"), FileMode.CreateNew, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose);
+            await http.Request.Body.CopyToAsync(file, gone);
+            file.Position = 0;
+            http.Response.ContentType = "application/x-ndjson";
             var intake = new KitchenIntake(file, staging, kitchen, breads, batches, photos);
             var reading = intake.Begin(gone);
             try
             {
-                await file.Fill(http.Request.Body, gone);
-                // Not before the whole of it has come: a browser reads no answer while it sends.
-                http.Response.ContentType = "application/x-ndjson";
                 do
                 {
                     await Say(new(intake.Taken, file.Length, intake.Count));

@@ -1,13 +1,11 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
-using Microsoft.Data.Sqlite;
 using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Files;
 
 /// <summary>Sets a kitchen's file up beside the kitchen: reads it, has every record checked, and keeps nothing of a file in which one cannot be taken.</summary>
-/// <param name="file">May still be coming in; its bytes are waited for.</param>
 internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos)
 {
     /// <summary>Bad records that are told of at once.</summary>
@@ -107,7 +105,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
                 if (reader.Next() is { } record)
                 {
                     records.Add(record);
-                    bytes += record.Length;
+                    bytes += record.Json.Length;
                 }
                 else
                 {
@@ -122,10 +120,10 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     private List<Passed> LookThrough(List<FileRecord> handful)
     {
         var good = new List<Passed>(handful.Count);
-        foreach (var (line, known, json, read) in handful.TakeWhile(_ => !Enough()))
+        foreach (var (line, json, read) in handful.TakeWhile(_ => !Enough()))
         {
             Count++;
-            var (record, small, odd) = read is null && known is null ? Understand(json) : (known, null, read);
+            var (record, small, odd) = read is null ? Understand(json) : (null, null, read);
             var (name, refusals) = odd is null ? check.Check(record!, small) : ("", [odd]);
             if (refusals.Count > 0)
             {
@@ -133,7 +131,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
                 continue;
             }
 
-            good.Add(new(line, name, record!, small));
+            good.Add(new(record!, record is PhotoRecord photo ? new(photo.Id, PhotoFile.Kind, photo.Body, small!, photo.MadeAt) : null));
             check.Note(record!);
         }
 
@@ -142,23 +140,10 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
 
     private void WriteDown(BlockingCollection<List<Passed>> passed, CancellationToken stop)
     {
-        foreach (var (line, name, record, small) in passed.GetConsumingEnumerable(stop).SelectMany(p => p))
+        foreach (var handful in passed.GetConsumingEnumerable(stop))
         {
-            try
-            {
-                if (record is PhotoRecord photo)
-                {
-                    staging.Put(new Photo(photo.Id, PhotoFile.Kind, photo.Body, small!, photo.MadeAt));
-                }
-                else
-                {
-                    staging.Put(record);
-                }
-            }
-            catch (SqliteException)
-            {
-                Refuse(line, name, [new("id", RefusalCode.NamedTwice, Item: name)]);
-            }
+            staging.Put([.. handful.Select(p => p.Record)]);
+            staging.Put(handful.Select(p => p.Photo).OfType<Photo>());
         }
     }
 
@@ -196,5 +181,6 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
         }
     }
 
-    private sealed record Passed(long Line, string Name, KitchenRecord Record, byte[]? Small);
+    /// <param name="Photo">What is kept of a photo.</param>
+    private sealed record Passed(KitchenRecord Record, Photo? Photo);
 }

@@ -11,8 +11,8 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
 
     private static readonly Limit Volume = new("vessel.volume", 3, 10_000, Millilitres.Unit);
 
-    // What the file has brought so far, for what hangs on it.
-    private readonly HashSet<Guid> breadsHere = [], batchesHere = [], photosHere = [];
+    // What the file has brought so far: nothing comes twice, and other things hang on it.
+    private readonly HashSet<(Type Kind, object Id)> brought = [];
     private readonly Dictionary<string, string> names = new(StringComparer.OrdinalIgnoreCase);
     private readonly List<IngredientRecord> items = [];
 
@@ -23,7 +23,13 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
 
     /// <summary>What it is called, and why it cannot be taken.</summary>
     /// <param name="small">Of a photo the small one; nothing when it is none.</param>
-    public (string Name, IReadOnlyList<Refusal> Refusals) Check(KitchenRecord record, byte[]? small) => record switch
+    public (string Name, IReadOnlyList<Refusal> Refusals) Check(KitchenRecord record, byte[]? small)
+    {
+        var (name, refusals) = Look(record, small);
+        return (name, brought.Contains(KeyOf(record)) ? [.. refusals, new("id", RefusalCode.NamedTwice, Item: name)] : refusals);
+    }
+
+    private (string Name, IReadOnlyList<Refusal> Refusals) Look(KitchenRecord record, byte[]? small) => record switch
     {
         UnitsRecord r => ("", [.. Text("units.coin", r.Units.Coin, 0, Units.LongestCoin)]),
         HandRecord r => (r.Work.ToString(), Within(new("time", HandTimes.Least.Value, HandTimes.Most.Value, Seconds.Unit), r.Time.Value)),
@@ -38,7 +44,7 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
         [
             .. At("batch", Common.CheckName(b.Name)),
             .. Spec("batch.spec", b.Spec),
-            .. Known("batch.breadId", b.BreadId, breadsHere, breads.Known),
+            .. Known("batch.breadId", b.BreadId, typeof(BreadRecord), breads.Known),
         ]),
         ServiceRecord r => (r.Service.Name, [.. CheckService(r)]),
         PhotoRecord r => (r.Id.ToString(), small is null ? [new("body", RefusalCode.NotAPhoto)] : []),
@@ -47,8 +53,8 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
             .. Text("entry.name", e.Name, 0, Common.LongestName),
             .. Spec("entry.spec", e.Spec),
             .. At("entry.outcome", LogCheck.Check(e.Outcome)),
-            .. Known("entry.batchId", e.BatchId, batchesHere, batches.Known),
-            .. Known("entry.photoId", e.PhotoId, photosHere, photos.Known),
+            .. Known("entry.batchId", e.BatchId, typeof(BatchRecord), batches.Known),
+            .. Known("entry.photoId", e.PhotoId, typeof(PhotoRecord), photos.Known),
             .. r.Lessons.Any(l => !Lessons.Stands(l)) ? [new("lessons", RefusalCode.Unreadable)] : Array.Empty<Refusal>(),
         ]),
         LearnedRecord r => (r.Of, [.. Text("of", r.Of, 0, IngredientCheck.LongestName)]),
@@ -84,7 +90,7 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
         IEnumerable<Refusal> refusals =
         [
             .. Text("service.name", kept.Name, 1, Common.LongestName),
-            .. Known("service.batchId", kept.BatchId, batchesHere, batches.Known),
+            .. Known("service.batchId", kept.BatchId, typeof(BatchRecord), batches.Known),
             .. Within(new("service.table", 0, Service.LongestAhead, Seconds.Unit), service.Table.Value),
         ];
         if (service.Breads.Count is 0 or > ClockSpec.MostBeside + 1)
@@ -148,28 +154,34 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
     /// <summary>It is taken: what comes after may hang on it.</summary>
     public void Note(KitchenRecord record)
     {
-        switch (record)
+        brought.Add(KeyOf(record));
+        if (record is IngredientRecord item)
         {
-            case IngredientRecord item:
-                items.Add(item);
-                flours = item.Ingredient.Lot is null ? items.Count : flours;
-                if (item.DeletedAt is null)
-                {
-                    names[item.Ingredient.Name.Trim()] = item.Ingredient.Id;
-                }
-
-                break;
-            case BreadRecord { Bread.Id: var id }:
-                breadsHere.Add(id);
-                break;
-            case BatchRecord { Batch.Id: var id }:
-                batchesHere.Add(id);
-                break;
-            case PhotoRecord { Id: var id }:
-                photosHere.Add(id);
-                break;
+            items.Add(item);
+            flours = item.Ingredient.Lot is null ? items.Count : flours;
+            if (item.DeletedAt is null)
+            {
+                names[item.Ingredient.Name.Trim()] = item.Ingredient.Id;
+            }
         }
     }
+
+    // What it is found by, among those of its kind.
+    private static (Type Kind, object Id) KeyOf(KitchenRecord record) => (record.GetType(), record switch
+    {
+        HandRecord r => r.Work,
+        VesselRecord r => r.Vessel.Id,
+        IngredientRecord r => r.Ingredient.Id,
+        BreadRecord r => r.Bread.Id,
+        BatchRecord r => r.Batch.Id,
+        ServiceRecord r => r.Service.Id,
+        PhotoRecord r => r.Id,
+        LogRecord r => r.Entry.Id,
+        LearnedRecord r => (r.Lesson, r.Of),
+        PracticeRecord r => r.Score.Id,
+        // There is one of it.
+        _ => "",
+    });
 
     private static IEnumerable<Refusal> At(string field, IEnumerable<Refusal> refusals) => refusals.Select(r => r with { Field = $"{field}.{r.Field}" });
 
@@ -178,6 +190,6 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
     private static IReadOnlyList<Refusal> Within(Limit limit, double value) =>
         value >= limit.Least && value <= limit.Most ? [] : [new(limit.Field, RefusalCode.OutOfRange, value, limit.Least, limit.Most, limit.Unit)];
 
-    private static IEnumerable<Refusal> Known(string field, Guid? id, HashSet<Guid> inFile, Func<Guid, bool> here) =>
-        id is not { } named || inFile.Contains(named) || here(named) ? [] : [new(field, RefusalCode.NotInList, Item: named.ToString())];
+    private IEnumerable<Refusal> Known(string field, Guid? id, Type kind, Func<Guid, bool> here) =>
+        id is not { } named || brought.Contains((kind, named)) || here(named) ? [] : [new(field, RefusalCode.NotInList, Item: named.ToString())];
 }

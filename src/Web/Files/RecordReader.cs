@@ -12,13 +12,8 @@ internal sealed class FileException(RefusalCode code, long? line = null) : Excep
 
 /// <summary>One record as it stands in a file.</summary>
 /// <param name="Line">It begins there.</param>
-/// <param name="Known">What it says, where that is known at a glance; else nothing, and <paramref name="Json"/> says it.</param>
 /// <param name="Odd">Why it is not taken, whatever it is.</param>
-internal sealed record FileRecord(long Line, KitchenRecord? Known, byte[] Json, Refusal? Odd = null)
-{
-    /// <summary>Bytes of the file.</summary>
-    public required int Length { get; init; }
-}
+internal sealed record FileRecord(long Line, byte[] Json, Refusal? Odd = null);
 
 /// <summary>Reads the records of a kitchen's file one by one, however long it is, and knows the line each begins in.</summary>
 /// <param name="file">Read from where it stands to its end.</param>
@@ -27,18 +22,12 @@ internal sealed class RecordReader(Stream file)
     // A photo in base64 is the longest record there is.
     private const int LongestRecord = 16_000_000;
 
-    // Anything but a photo is far shorter.
-    private const int LongestOwn = 1_000_000;
-
     private static readonly byte[] Mark = [0xEF, 0xBB, 0xBF];
 
     private byte[] buffer = new byte[1 << 18];
     private int from, to;
     private bool ended;
     private long line = 1;
-
-    // No record has been read yet.
-    private bool first = true;
 
     private JsonReaderState state = new(new() { MaxDepth = 64 });
 
@@ -113,11 +102,6 @@ internal sealed class RecordReader(Stream file)
     /// <exception cref="FileException">The file is broken there.</exception>
     public FileRecord? Next()
     {
-        if (Own() is { } own)
-        {
-            return own;
-        }
-
         try
         {
             FileRecord? record = null;
@@ -146,8 +130,7 @@ internal sealed class RecordReader(Stream file)
                 }
 
                 var json = buffer.AsSpan(from + start, (int)r.BytesConsumed - start);
-                record = new(begins, null, json.ToArray(), odd) { Length = json.Length };
-                first = false;
+                record = new(begins, json.ToArray(), odd);
                 return true;
             });
             if (record is null)
@@ -160,41 +143,6 @@ internal sealed class RecordReader(Stream file)
         catch (JsonException e)
         {
             throw new FileException(RefusalCode.BrokenFile, e.LineNumber + 1);
-        }
-    }
-
-    // A record on a line of its own, worded as a kitchen words it.
-    private FileRecord? Own()
-    {
-        var before = first ? "\n{"u8 : ",\n{"u8;
-        while (true)
-        {
-            var left = buffer.AsSpan(from, to - from);
-            var end = left.StartsWith(before) ? left[before.Length..].IndexOf((byte)'\n') : -1;
-            if (end >= 0)
-            {
-                var json = left.Slice(before.Length - 1, end + 1).TrimEnd((byte)',');
-                if (KitchenRecord.Own(json) is not { } record)
-                {
-                    return null;
-                }
-
-                // The general reader goes on after it as if it had been empty.
-                var stand = new Utf8JsonReader(first ? "\n{}"u8 : ",\n{}"u8, isFinalBlock: false, state);
-                _ = stand.Read() && stand.Read();
-                state = stand.CurrentState;
-                from += before.Length - 1 + json.Length;
-                line++;
-                first = false;
-                return new(line, record, []) { Length = json.Length };
-            }
-
-            if (ended || left.Length > LongestOwn || !before.StartsWith(left[..Math.Min(left.Length, before.Length)]))
-            {
-                return null;
-            }
-
-            Fill();
         }
     }
 
