@@ -47,11 +47,22 @@ public sealed class FormatRefusalTests : IClassFixture<WebKitchen>
     [InlineData(",\"ystrata:spec\":[1,2]")]
     public async Task Odd_but_sound_json_is_read_as_far_as_it_goes(string more) => Assert.NotNull((await Recipe(FormatTests.Foreign(more)))["lines"]);
 
-    [Fact]
-    public async Task A_saved_web_page_gives_the_recipe_that_is_in_it()
+    [Theory]
+    [InlineData("<script type=\"application/ld+json\">{\"@type\":\"Organization\"}</script><script type='application/ld+json'>RECIPE</script>")]
+    [InlineData("<script data-at=\"a>b\" type=Application/LD+JSON>RECIPE</script >")]
+    [InlineData("<!-- <script type='application/ld+json'>{\"@type\":\"Recipe\",\"name\":\"an old one\"}</script> --><script type='application/ld+json'>RECIPE</script>")]
+    [InlineData("<template><script type='application/ld+json'>{\"@type\":\"Recipe\"}</script></template><script type='application/ld+json'>RECIPE</script>")]
+    public async Task A_saved_web_page_gives_the_recipe_that_is_in_it(string scripts)
     {
-        var page = $"<!doctype html><html><head><script type=\"application/ld+json\">{{\"@type\":\"Organization\"}}</script><script type='application/ld+json'>{FormatTests.Foreign()}</script></head><body>…</body></html>";
+        var page = $"\ufeff <!doctype html><html><head>{scripts.Replace("RECIPE", FormatTests.Foreign(), StringComparison.Ordinal)}</head><body>…</body></html>";
         Assert.Equal(4, (await Recipe(page))["lines"]!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task Marks_in_the_words_of_a_recipe_are_not_read_out()
+    {
+        var read = await Recipe("""{"@type":"Recipe","name":"Quay<br>rounds &amp; more<style>b{}</style><script>alert(1)</script>","description":"less than 3 < 4","recipeIngredient":["<p title='1 > 0'>400 g</p> atta"]}""");
+        Assert.Equal(("Quay rounds & more", "less than 3 < 4", "400 g  atta"), ((string)read["name"]!, (string)read["about"]!, (string)read["lines"]![0]!["text"]!));
     }
 
     [Theory]

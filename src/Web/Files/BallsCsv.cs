@@ -1,5 +1,4 @@
-using System.Globalization;
-using CsvHelper;
+using CsvHelper.Configuration.Attributes;
 using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
@@ -11,39 +10,18 @@ internal sealed record BallsFile(IReadOnlyList<Grams> Weighed, IReadOnlyList<Bad
 /// <summary>The tray as CSV (RFC 4180, UTF-8): one line a ball, what it should weigh and what it does.</summary>
 internal static class BallsCsv
 {
-    private static readonly string[] Columns = ["number", "wanted_g", "weighed_g", "off_g"];
-
     private static readonly Limit Weighed = SpecPlaces.Limits.First(l => l.Field == "balls.weighed[]");
 
-    public static string Write(BallsSheet balls)
-    {
-        using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = new CsvWriter(text, Csv.Settings))
-        {
-            IEnumerable<object?[]> rows =
-            [
-                [.. Columns],
-                .. balls.Tray.Balls.Select((b, i) => (object?[])[i + 1, Rounded(b.Wanted()), b.Mass.Value, Rounded(b.Deviation)]),
-                .. Enumerable.Range(balls.Tray.Balls.Count + 1, balls.Tray.Left).Select(n => (object?[])[n, Rounded(balls.Tray.Next ?? balls.Tray.Each), null, null]),
-            ];
-            foreach (var row in rows)
-            {
-                foreach (var cell in row)
-                {
-                    csv.WriteField(Csv.Cell(cell));
-                }
-
-                csv.NextRecord();
-            }
-        }
-
-        return text.ToString();
-    }
+    public static string Write(BallsSheet balls) => Csv.Write<Row>(
+    [
+        .. balls.Tray.Balls.Select((b, i) => new Row(i + 1, b.Wanted(), b.Mass.Value, b.Deviation)),
+        .. Enumerable.Range(balls.Tray.Balls.Count + 1, balls.Tray.Left).Select(n => new Row(n, balls.Tray.Next ?? balls.Tray.Each, null, null)),
+    ]);
 
     /// <summary>Reads the weights alone; a line without one is a ball that is still to be divided.</summary>
     public static BallsFile Read(ReadOnlySpan<byte> bytes)
     {
-        var (lines, problem) = Csv.Open(bytes, ["weighed_g"]);
+        var (lines, problem) = Csv.Open<Row>(bytes);
         using (lines)
         {
             var (weighed, bad) = (new List<(int Number, Grams Mass)>(), new List<BadLine>());
@@ -54,20 +32,19 @@ internal static class BallsCsv
                     return new([], [], new("file", RefusalCode.TooMany, lines.Line - 1, 0, DoughSolver.MostPieces));
                 }
 
-                var mass = lines.Figure("weighed_g");
-                var number = lines.Count("number") ?? weighed.Count + 1;
-                if (mass is { } m && !(m >= Weighed.Least && m <= Weighed.Most))
+                var row = lines.Row();
+                if (row.Mass is { } m && !(m >= Weighed.Least && m <= Weighed.Most))
                 {
                     lines.Refusals.Add(new("weighed_g", RefusalCode.OutOfRange, m, Weighed.Least, Weighed.Most, Weighed.Unit));
                 }
 
                 if (lines.Refusals.Count > 0)
                 {
-                    bad.Add(new(lines.Line, lines.Text("number"), lines.Refusals));
+                    bad.Add(new(lines.Line, $"{row.Number}", [.. lines.Refusals]));
                 }
-                else if (mass is { } ball)
+                else if (row.Mass is { } ball)
                 {
-                    weighed.Add((number, new(ball)));
+                    weighed.Add((row.Number ?? weighed.Count + 1, new(ball)));
                 }
             }
 
@@ -75,5 +52,29 @@ internal static class BallsCsv
         }
     }
 
-    private static double Rounded(Grams mass) => Math.Round(mass.Value, 1);
+    /// <summary>A ball, g.</summary>
+    private sealed class Row
+    {
+        private readonly Grams? wanted, off;
+
+        public Row()
+        {
+        }
+
+        public Row(int number, Grams wanted, double? mass, Grams? off) => (Number, this.wanted, Mass, this.off) = (number, wanted, mass, off);
+
+        [Name("number"), Optional]
+        public int? Number { get; init; }
+
+        [Name("wanted_g"), Optional]
+        public double? Wanted => Rounded(wanted);
+
+        [Name("weighed_g")]
+        public double? Mass { get; init; }
+
+        [Name("off_g"), Optional]
+        public double? Off => Rounded(off);
+
+        private static double? Rounded(Grams? mass) => mass is { } m ? Math.Round(m.Value, 1) : null;
+    }
 }

@@ -1,5 +1,3 @@
-using System.Globalization;
-using CsvHelper;
 using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
@@ -16,14 +14,6 @@ public static class LarderCsv
 {
     public const int MostLines = 20_000;
 
-    private static readonly string[] Needed = ["name", "kind", "density_g_ml", "water_pct", "fat_pct", "sugar_pct", "salt_pct", "kcal_100g"];
-
-    private static readonly string[] Columns =
-    [
-        "id", .. Needed, "absorption_pct", "smoke_c", "holding_g_g", "draw_pct", "squeeze_pct", "note",
-        "strength", "springback", "least_rest_min", "allergens", "price", "pack_g", "lot_of", "thirst_pct",
-    ];
-
     // What a flour of this strength does where a file does not say.
     private static FlourTraits Usual(FlourStrength strength) => strength switch
     {
@@ -32,35 +22,12 @@ public static class LarderCsv
         _ => new(strength, 0.09, new(20)),
     };
 
-    public static string Write(IEnumerable<Ingredient> items)
-    {
-        using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = new CsvWriter(text, CultureInfo.InvariantCulture))
-        {
-            foreach (var column in Columns)
-            {
-                csv.WriteField(column);
-            }
-
-            csv.NextRecord();
-            foreach (var item in items)
-            {
-                foreach (var cell in Cells(item))
-                {
-                    csv.WriteField(cell);
-                }
-
-                csv.NextRecord();
-            }
-        }
-
-        return text.ToString();
-    }
+    public static string Write(IEnumerable<Ingredient> items) => Csv.Write(items.Select(LarderRow.Of));
 
     /// <summary>Reads a file against the larder. Nothing is kept here.</summary>
     public static LarderFile Read(ReadOnlySpan<byte> bytes, Larder larder)
     {
-        var (lines, problem) = Csv.Open(bytes, Needed);
+        var (lines, problem) = Csv.Open<LarderRow>(bytes);
         using (lines)
         {
             return lines is null ? Unreadable(problem!) : ReadLines(lines, larder);
@@ -69,7 +36,7 @@ public static class LarderCsv
 
     private static LarderFile Unreadable(Refusal problem) => new([], [], 0, [], problem);
 
-    private static LarderFile ReadLines(CsvLines lines, Larder larder)
+    private static LarderFile ReadLines(CsvLines<LarderRow> lines, Larder larder)
     {
         var (added, changed, same, bad) = (new List<Ingredient>(), new List<Ingredient>(), 0, new List<BadLine>());
         var ids = new HashSet<string>(StringComparer.Ordinal);
@@ -101,13 +68,13 @@ public static class LarderCsv
 
             if (refusals.Count > 0)
             {
-                bad.Add(new(line, item.Name, refusals));
+                bad.Add(new(line, item.Name, [.. refusals]));
             }
             else if (!larder.TryGet(item.Id, out var there) || there!.Origin == Origin.Gone)
             {
                 added.Add(item);
             }
-            else if (Same(there, item))
+            else if (LarderRow.Of(there) == LarderRow.Of(item))
             {
                 same++;
             }
@@ -120,91 +87,54 @@ public static class LarderCsv
         return new(added, changed, same, bad, null);
     }
 
-    private static bool Same(Ingredient a, Ingredient b) => Cells(a).SequenceEqual(Cells(b));
-
-    private static IEnumerable<string> Cells(Ingredient i)
+    private static Ingredient ItemOf(CsvLines<LarderRow> lines, Larder larder)
     {
-        yield return i.Id;
-        yield return Csv.Plain(i.Name);
-        yield return Word(i.Kind);
-        yield return Number(i.Density.Value);
-        yield return Number(i.Water.Value);
-        yield return Number(i.Fat.Value);
-        yield return Number(i.Sugar.Value);
-        yield return Number(i.Salt.Value);
-        yield return Number(i.KcalPer100G);
-        yield return Number(i.Absorption?.Value);
-        yield return Number(i.SmokePoint?.Value);
-        yield return Number(i.Holding);
-        yield return Number(i.Draw?.Value);
-        yield return Number(i.Squeeze?.Value);
-        yield return Csv.Plain(i.Note);
-        yield return i.Traits is { } t ? Word(t.Strength) : "";
-        yield return Number(i.Traits?.Springback);
-        yield return Number(i.Traits?.LeastRest.Value);
-        yield return string.Join(' ', i.Allergens.Select(Word));
-        yield return Number(i.Price?.Cost.Value);
-        yield return Number(i.Price?.Pack.Value);
-        yield return i.Lot?.Of ?? "";
-        yield return Number(i.Lot?.Thirst.Value);
-    }
-
-    private static string Number(double? value) => value?.ToString("R", CultureInfo.InvariantCulture) ?? "";
-
-    private static string Word<T>(T value)
-        where T : struct, Enum => value.ToString().ToLowerInvariant();
-
-    private static Ingredient ItemOf(CsvLines line, Larder larder)
-    {
-        var name = line.Text("name");
-        var id = line.Text("id") is { Length: > 0 } given ? given : ItemIds.From(name);
+        var row = lines.Row();
+        var name = Csv.Text(row.Name);
+        var id = Csv.Text(row.Id) is { Length: > 0 } given ? given : ItemIds.From(name);
         if (!ItemIds.Good(id))
         {
-            line.Refusals.Add(new("id", RefusalCode.NotInList, Item: id));
+            lines.Refusals.Add(new("id", RefusalCode.NotInList, Item: id));
         }
 
         larder.TryGet(id, out var there);
-        var kind = line.Choice<IngredientKind>("kind", line.Text("kind")) ?? IngredientKind.Addition;
-        var item = new Ingredient(
+        var kind = lines.Choice<IngredientKind>("kind", Csv.Text(row.Kind)) ?? IngredientKind.Addition;
+        return larder.Settled(new Ingredient(
             id,
             name,
             kind,
-            new(line.Figure("density_g_ml", needed: true) ?? 0),
-            new(line.Figure("water_pct", needed: true) ?? 0),
-            new(line.Figure("fat_pct", needed: true) ?? 0),
-            new(line.Figure("sugar_pct", needed: true) ?? 0),
-            new(line.Figure("salt_pct", needed: true) ?? 0),
-            line.Figure("kcal_100g", needed: true) ?? 0,
-            line.Figure("absorption_pct") is { } a ? new Percent(a) : null,
-            line.Figure("smoke_c") is { } s ? new Celsius(s) : null,
-            line.Figure("holding_g_g"),
-            line.Figure("draw_pct") is { } d ? new Percent(d) : null,
-            line.Figure("squeeze_pct") is { } q ? new Percent(q) : null,
-            line.Text("note"),
-            kind == IngredientKind.Flour ? Traits(line, there) : null,
-            line.Has("allergens") ? Allergens(line) : there?.Allergens ?? [],
-            line.Figure("price") is { } price ? new Price(new(price), new(line.Figure("pack_g") ?? 1000)) : null,
-            line.Text("lot_of") is { Length: > 0 } of ? new Lot(of, new(line.Figure("thirst_pct") ?? 0)) : null,
-            there?.Origin ?? Origin.Own);
-        return larder.Settled(item);
+            new(row.Density ?? 0),
+            new(row.Water ?? 0),
+            new(row.Fat ?? 0),
+            new(row.Sugar ?? 0),
+            new(row.Salt ?? 0),
+            row.Kcal ?? 0,
+            row.Absorption is { } a ? new Percent(a) : null,
+            row.Smoke is { } s ? new Celsius(s) : null,
+            row.Holding,
+            row.Draw is { } d ? new Percent(d) : null,
+            row.Squeeze is { } q ? new Percent(q) : null,
+            Csv.Text(row.Note),
+            kind == IngredientKind.Flour ? Traits(row, lines, there) : null,
+            row.Allergens is { } allergens ? [.. lines.Choices<Allergen>("allergens", Csv.Text(allergens)).Distinct()] : there?.Allergens ?? [],
+            row.Price is { } price ? new Price(new(price), new(row.Pack ?? 1000)) : null,
+            Csv.Text(row.LotOf) is { Length: > 0 } of ? new Lot(of, new(row.Thirst ?? 0)) : null,
+            there?.Origin ?? Origin.Own));
     }
 
-    private static FlourTraits? Traits(CsvLines line, Ingredient? there)
+    private static FlourTraits? Traits(LarderRow row, CsvLines<LarderRow> lines, Ingredient? there)
     {
-        if (line.Text("strength") is not { Length: > 0 } word)
+        if (Csv.Text(row.Strength) is not { Length: > 0 } word)
         {
             return there?.Traits;
         }
 
-        if (line.Choice<FlourStrength>("strength", word) is not { } strength)
+        if (lines.Choice<FlourStrength>("strength", word) is not { } strength)
         {
             return null;
         }
 
         var usual = Usual(strength);
-        return new(strength, line.Figure("springback") ?? usual.Springback, line.Figure("least_rest_min") is { } rest ? new Minutes(rest) : usual.LeastRest);
+        return new(strength, row.Springback ?? usual.Springback, row.LeastRest is { } rest ? new Minutes(rest) : usual.LeastRest);
     }
-
-    private static Allergen[] Allergens(CsvLines line) =>
-        [.. line.Text("allergens").Split([' ', ','], StringSplitOptions.RemoveEmptyEntries).Select(w => line.Choice<Allergen>("allergens", w)).OfType<Allergen>().Distinct()];
 }

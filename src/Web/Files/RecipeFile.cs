@@ -1,7 +1,9 @@
-using System.Net;
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
+using AngleSharp.Dom;
+using AngleSharp.Html.Parser;
 using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Endpoints;
@@ -16,7 +18,11 @@ internal sealed record ForeignRecipe(RecipeText Text, BatchSpec? Own);
 internal static partial class RecipeFile
 {
     private const string Ours = "ystrata", OursAt = "urn:ystrata:1#", Decided = $"{Ours}:spec";
+    private const string Kind = "application/ld+json";
     private const int LongestWord = 600, MostDeep = 6;
+
+    // Reads only: it fetches nothing and runs nothing.
+    private static readonly HtmlParser Pages = new();
 
     /// <summary>Everything but the steps: those are words, and the interface has them.</summary>
     public static JsonObject Write(Bread bread, BatchSheet sheet, Larder larder) => new()
@@ -40,7 +46,8 @@ internal static partial class RecipeFile
     /// <exception cref="FileException">There is none, or it cannot be read.</exception>
     public static ForeignRecipe Read(string file)
     {
-        var texts = file.AsSpan().TrimStart().StartsWith("<") ? Scripts().Matches(file).Select(m => m.Groups[1].Value) : [file.TrimStart('\ufeff')];
+        var bare = file.TrimStart('\ufeff');
+        var texts = bare.AsSpan().TrimStart().StartsWith("<") ? Pages.ParseDocument(bare).Scripts.Where(s => s.Type?.Trim().Equals(Kind, StringComparison.OrdinalIgnoreCase) == true).Select(s => s.Text) : [bare];
         JsonException? broken = null;
         foreach (var text in texts)
         {
@@ -66,7 +73,7 @@ internal static partial class RecipeFile
         throw broken is null ? new FileException(RefusalCode.NoRecipe) : new FileException(RefusalCode.BrokenFile, broken.LineNumber + 1);
     }
 
-    private static JsonNode Line(Grams mass, string id, Larder larder, string where) => $"{Csv.Cell(Math.Round(mass.Value, 2))} g {larder[id].Name}{where}";
+    private static JsonNode Line(Grams mass, string id, Larder larder, string where) => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(mass.Value, 2):R} g {larder[id].Name}{where}");
 
     private static JsonElement? Find(JsonElement json, int deep)
     {
@@ -153,15 +160,23 @@ internal static partial class RecipeFile
     private static string[] Lines(string text) => text.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
 
     // Words only: marks of a web page are not for reading.
-    private static string Plain(string text) => WebUtility.HtmlDecode(Tags().Replace(text, " ")).Replace('\0', ' ').Trim();
+    private static string Plain(string text)
+    {
+        if (!text.AsSpan().ContainsAny('<', '&'))
+        {
+            return text.Replace('\0', ' ').Trim();
+        }
+
+        var page = Pages.ParseDocument(text);
+        foreach (var hidden in page.QuerySelectorAll("script, style, template"))
+        {
+            hidden.Remove();
+        }
+
+        return string.Join(' ', page.DocumentElement.Descendants<IText>().Select(t => t.Data)).Replace('\0', ' ').Trim();
+    }
 
     private static string Short(string text, int longest) => text.Length <= longest ? text : text[..longest];
-
-    [GeneratedRegex(@"<script[^>]{0,200}application/ld\+json[^>]{0,200}>(.*?)</script", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
-    private static partial Regex Scripts();
-
-    [GeneratedRegex(@"<[^<>]{0,400}>")]
-    private static partial Regex Tags();
 
     [GeneratedRegex(@"(?<=[.!?])\s+")]
     private static partial Regex Sentences();
