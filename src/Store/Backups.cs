@@ -212,7 +212,7 @@ public sealed partial class Backups(Kitchen kitchen)
             // From here on nobody else writes: what was answered until now is in the copy.
             before = Make(at);
             db.Execute("pragma defer_foreign_keys = on", transaction: work);
-            var tables = db.Query<string>("select name from main.sqlite_master where type = 'table' and name not like 'sqlite%' and name <> 'SchemaVersions'", transaction: work).ToList();
+            var tables = db.Query<string>("select name from pragma_table_list where schema = 'main' and type = 'table' and name not like 'sqlite%' and name <> 'SchemaVersions'", transaction: work).ToList();
             foreach (var table in tables)
             {
                 var columns = string.Join(", ", Kitchen.Columns(db, table));

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Serialization;
@@ -50,6 +51,9 @@ public sealed record LogPage(IReadOnlyList<LogLine> Lines, int Count);
 
 public sealed class Logbook(Kitchen kitchen)
 {
+    // Letters in a row that words are sought by.
+    private const int SoughtBy = 3;
+
     private const string Columns =
         """
         e.id Id, e.batch_id BatchId, e.cooked_at CookedAt, e.pieces Pieces, e.flour_g Flour, e.liquid_g Liquid, e.dough_fat_g DoughFat,
@@ -81,9 +85,11 @@ public sealed class Logbook(Kitchen kitchen)
     public LogPage Find(LogQuery query)
     {
         var where = new StringBuilder("e.deleted_at is null");
-        if (query.Find is { Length: > 0 })
+        var find = Folding.Of(query.Find ?? "");
+        if (find.Length > 0)
         {
-            where.Append(@" and e.words like @find escape '\'");
+            // What is shorter than what is sought by is looked for from entry to entry.
+            where.Append(Letters(find) < SoughtBy ? @" and e.words like @find escape '\'" : " and e.rowid in (select rowid from log_words where log_words match @words)");
         }
 
         if (query.Bread is not null)
@@ -103,7 +109,8 @@ public sealed class Logbook(Kitchen kitchen)
 
         var parameters = new
         {
-            find = $"%{Escaped(Folding.Of(query.Find ?? ""))}%",
+            find = $"%{Escaped(find)}%",
+            words = $"\"{find.Replace("\"", "\"\"", StringComparison.Ordinal)}\"",
             bread = query.Bread?.ToString(),
             flour = query.Flour,
             fault = query.Fault?.ToString(),
@@ -224,6 +231,9 @@ public sealed class Logbook(Kitchen kitchen)
                 r => r.Lessons.Reverse().DistinctBy(l => (l.Kind, l.Of)),
                 (r, l) => new { id = r.Entry.Id.ToString(), kind = l.Kind.ToString(), l.Of, l.Value, at = Kitchen.Stamp(r.Entry.CookedAt) }));
     }
+
+    // Marks that stand on a letter are none themselves.
+    private static int Letters(string text) => text.EnumerateRunes().Count(r => Rune.GetUnicodeCategory(r) != UnicodeCategory.NonSpacingMark);
 
     private static string Escaped(string text) => text.Replace(@"\", @"\\", StringComparison.Ordinal).Replace("%", @"\%", StringComparison.Ordinal).Replace("_", @"\_", StringComparison.Ordinal);
 

@@ -53,9 +53,9 @@ public sealed class Staging : IDisposable
             db.Open();
             db.Execute("pragma journal_mode = delete");
             // Nobody seeks anything here but by its key.
-            foreach (var index in db.Query<string>("select name from sqlite_master where type = 'index' and sql is not null").ToList())
+            foreach (var (kind, name) in db.Query<(string, string)>("select type, name from sqlite_master where type in ('index', 'trigger') and sql is not null union all values ('table', 'log_words')").ToList())
             {
-                db.Execute($"drop index {index}");
+                db.Execute($"drop {kind} {name}");
             }
         }
 

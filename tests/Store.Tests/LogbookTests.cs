@@ -1,3 +1,4 @@
+using Dapper;
 using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
@@ -42,6 +43,56 @@ public sealed class LogbookTests : IDisposable
         Assert.Empty(Found(new("%leek%")));
         Assert.Empty(Found(new("under.score")));
         Assert.Empty(Found(new("'; drop table log_entry; --")));
+    }
+
+    [Theory]
+    [InlineData("मूली के पराठे", "ली के")]
+    [InlineData("मूली के पराठे", "ठे")]
+    [InlineData("Müller’s ÉCLAIR", "ller’s ecl")]
+    [InlineData("cafe\u0301 noir", "café")]
+    [InlineData("cafe\u0301 noir", "fe\u0301")]
+    [InlineData("大根のパン", "根のパ")]
+    [InlineData("大根のパン", "根")]
+    [InlineData("ХЛЕБ с луком", "хлеб С")]
+    [InlineData("flat 🫓🫓🫓 three", "🫓🫓🫓")]
+    [InlineData("flat 🫓 one", "🫓")]
+    [InlineData("so \"crisp\" and", "\"crisp\"")]
+    [InlineData("60 % or 1*2 NOT NEAR(a b)", "near(a")]
+    [InlineData("60 % or 1*2 NOT NEAR(a b)", "1*2")]
+    [InlineData("a_b^c:d-e", "_b^c:d-")]
+    [InlineData("two  blanks", "o  b")]
+    public void A_piece_of_any_words_in_any_script_is_found(string note, string piece)
+    {
+        var entry = Add(1, note: note);
+        Add(2, note: "something else");
+        var page = log.Find(new LogQuery(piece));
+        Assert.Equal([entry.Id], page.Lines.Select(l => l.Id));
+        Assert.Equal(1, page.Count);
+    }
+
+    [Fact]
+    public void Words_that_were_changed_deleted_or_laid_back_are_found_as_they_stand()
+    {
+        var entry = Add(1, note: "first words");
+        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Note = "other ones" } }, [], Meant.Whatever).Done);
+        Assert.Empty(Found(new("first")));
+        Assert.Equal([entry.Id], Found(new("other")));
+
+        var backups = new Backups(temp.Open());
+        var file = backups.Make(TempKitchen.Noon);
+        Assert.True(log.Change(entry with { Outcome = entry.Outcome with { Note = "third" } }, [], Meant.Whatever).Done);
+        backups.Restore(file.Name, TempKitchen.Noon.AddMinutes(1));
+        Assert.Equal([entry.Id], Found(new("other")));
+        Assert.Empty(Found(new("third")));
+
+        log.Delete(entry.Id, TempKitchen.Noon, Meant.Whatever);
+        Assert.Empty(Found(new("other")));
+        Assert.True(log.Restore(entry.Id));
+        Assert.Equal([entry.Id], Found(new("other")));
+        log.Delete(entry.Id, TempKitchen.Noon, Meant.Whatever);
+        new Trash(temp.Open()).Empty(TempKitchen.Noon.AddDays(40));
+        using var db = temp.Open().Connect();
+        Assert.Equal(0, db.ExecuteScalar<int>("select count(*) from log_words where log_words match 'other'"));
     }
 
     [Fact]
