@@ -19,10 +19,13 @@ public sealed record RestoreCount(string Part, int Back, int Gone, int Changed, 
 /// <param name="Gone">Names of breads that would be gone.</param>
 public sealed record RestorePreview(IReadOnlyList<RestoreCount> Parts, IReadOnlyList<string> Back, IReadOnlyList<string> Gone);
 
-/// <summary>Why a file cannot be restored from.</summary>
+/// <summary>Why a file cannot be restored from, or deleted.</summary>
 public enum BackupFault
 {
     NotThere,
+
+    /// <summary>Made by itself: those go by themselves too.</summary>
+    Daily,
 
     /// <summary>No database, or a broken one.</summary>
     Broken,
@@ -45,6 +48,9 @@ public sealed partial class Backups(Kitchen kitchen)
     /// <summary>Daily backups that stay.</summary>
     public const int Kept = 14;
 
+    /// <summary>Others that stay: made by hand, brought, or made before the kitchen was laid over.</summary>
+    public const int OthersKept = 20;
+
     private static readonly (string Part, string Table)[] Parts =
         [("bread", "bread"), ("batch", "batch"), ("log", "log_entry"), ("larder", "larder_item"), ("photo", "photo")];
 
@@ -66,25 +72,24 @@ public sealed partial class Backups(Kitchen kitchen)
 
     /// <summary>Copies the kitchen as it stands, by SQLite's own online backup; whoever writes meanwhile is not held up. A copy that is not sound takes no other's place.</summary>
     /// <exception cref="BackupException">The copy is broken, since the kitchen's file is; nothing of it stays.</exception>
-    public BackupFile Make(DateTimeOffset at, bool daily = false)
+    /// <param name="spare">One that stays, however old it is.</param>
+    public BackupFile Make(DateTimeOffset at, bool daily = false, string? spare = null)
     {
-        Directory.CreateDirectory(folder);
-        var name = daily ? $"ystrata-{at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.db" : NameAt(at, "");
-        var (half, whole) = (Path.Combine(folder, $"{name}.part"), Path.Combine(folder, name));
-        Delete(half);
+        var place = kitchen.Workshop.Place();
         try
         {
+            var half = Path.Combine(place, "copy.db");
             using (var db = kitchen.Connect())
-            using (var to = Open(half, SqliteOpenMode.ReadWriteCreate))
+            using (var to = BackupCheck.Open(half, SqliteOpenMode.ReadWriteCreate))
             {
                 db.BackupDatabase(to);
                 // A copy is one file: nothing of it lies in a log beside it.
                 to.Execute("pragma journal_mode = delete");
             }
 
-            CheckWhole(half);
+            BackupCheck.Whole(half);
             Damaged = null;
-            File.Move(half, whole, overwrite: true);
+            return Laid(half, at, daily ? DayOf(at) : null, "", spare);
         }
         catch (BackupException e)
         {
@@ -98,12 +103,56 @@ public sealed partial class Backups(Kitchen kitchen)
         }
         finally
         {
-            Delete(half);
-            Delete($"{half}-journal");
+            Directory.Delete(place, recursive: true);
+        }
+    }
+
+    // Gives a sound copy its place. But for the day's own, none ever takes another's.
+    private BackupFile Laid(string copy, DateTimeOffset at, string? day, string suffix, string? spare)
+    {
+        Directory.CreateDirectory(folder);
+        File.SetLastWriteTimeUtc(copy, at.UtcDateTime);
+        var name = day ?? NameAt(at, suffix);
+        for (var taken = true; taken;)
+        {
+            try
+            {
+                File.Move(copy, Path.Combine(folder, name), overwrite: day is not null);
+                taken = false;
+            }
+            catch (IOException) when (day is null && File.Exists(Path.Combine(folder, name)))
+            {
+                at = at.AddMilliseconds(1);
+                name = NameAt(at, suffix);
+            }
         }
 
-        File.SetLastWriteTimeUtc(whole, at.UtcDateTime);
-        return All().First(f => f.Name == name);
+        return Newest(name, at, spare);
+    }
+
+    // One more of the others: the oldest of too many goes.
+    private BackupFile Newest(string name, DateTimeOffset at, string? spare)
+    {
+        var all = All();
+        foreach (var old in all.Where(f => !f.Daily && f.Name != name && f.Name != spare).OrderByDescending(f => f.MadeAt < at ? f.MadeAt : at).Skip(OthersKept - 1))
+        {
+            Remove(Path.Combine(folder, old.Name));
+        }
+
+        return all.First(f => f.Name == name);
+    }
+
+    /// <summary>Deletes one that was not made by itself, for good.</summary>
+    /// <exception cref="BackupException">There is none of that name, or it is a daily one.</exception>
+    public void Delete(string name)
+    {
+        var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
+        if (Daily().IsMatch(name))
+        {
+            throw new BackupException(BackupFault.Daily);
+        }
+
+        Remove(path);
     }
 
     /// <summary>The day of the newest daily copy from before today; nothing when there is none. What is deleted by age has to be old by that day's clock too.</summary>
@@ -123,7 +172,7 @@ public sealed partial class Backups(Kitchen kitchen)
         // A clock that was wrong for a while has made some of days to come: they are no newer than today's.
         foreach (var old in All().Where(f => f.Daily).OrderByDescending(f => f.MadeAt < at ? f.MadeAt : at).Skip(Kept))
         {
-            Delete(Path.Combine(folder, old.Name));
+            Remove(Path.Combine(folder, old.Name));
         }
 
         return made;
@@ -133,24 +182,21 @@ public sealed partial class Backups(Kitchen kitchen)
     /// <exception cref="BackupException">It is not; nothing of it stays.</exception>
     public async Task<BackupFile> Bring(Stream file, DateTimeOffset at, CancellationToken gone)
     {
-        Directory.CreateDirectory(folder);
-        var name = NameAt(at, "-brought");
-        var half = Path.Combine(folder, $"{name}.part");
+        var place = kitchen.Workshop.Place();
         try
         {
+            var half = Path.Combine(place, "brought.db");
             await using (var to = File.Create(half))
             {
                 await file.CopyToAsync(to, gone);
             }
 
-            Check(half);
-            File.Move(half, Path.Combine(folder, name), overwrite: true);
-            File.SetLastWriteTimeUtc(Path.Combine(folder, name), at.UtcDateTime);
-            return All().First(f => f.Name == name);
+            BackupCheck.All(half);
+            return Laid(half, at, null, "-brought", null);
         }
         finally
         {
-            Delete(half);
+            Directory.Delete(place, recursive: true);
         }
     }
 
@@ -210,7 +256,7 @@ public sealed partial class Backups(Kitchen kitchen)
         {
             using var work = db.BeginTransaction();
             // From here on nobody else writes: what was answered until now is in the copy.
-            before = Make(at);
+            before = Make(at, spare: name);
             db.Execute("pragma defer_foreign_keys = on", transaction: work);
             var tables = db.Query<string>("select name from pragma_table_list where schema = 'main' and type = 'table' and name not like 'sqlite%' and name <> 'SchemaVersions'", transaction: work).ToList();
             foreach (var table in tables)
@@ -228,13 +274,14 @@ public sealed partial class Backups(Kitchen kitchen)
     private BackupFile Swapped(string name, DateTimeOffset at)
     {
         var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
-        Check(path);
+        BackupCheck.All(path);
         var copy = Path.Combine(kitchen.Workshop.Place(), "whole.db");
         File.Copy(path, copy);
         Kitchen.Open(copy);
         // With the last connection goes the log beside it: all of it lies in one file then.
         SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(copy)));
         SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(kitchen.File)));
+        Directory.CreateDirectory(folder);
         var aside = Path.Combine(folder, NameAt(at, "").Replace("ystrata-", "damaged-", StringComparison.Ordinal));
         foreach (var part in FileParts.Where(p => File.Exists(kitchen.File + p)))
         {
@@ -248,25 +295,15 @@ public sealed partial class Backups(Kitchen kitchen)
         return new(Path.GetFileName(aside), at, new FileInfo(aside).Length, false);
     }
 
-    // No backup ever takes another's place.
-    private string NameAt(DateTimeOffset at, string suffix)
-    {
-        string name;
-        do
-        {
-            name = $"ystrata-{at.UtcDateTime.ToString("yyyy-MM-dd-HHmmssfff", CultureInfo.InvariantCulture)}{suffix}.db";
-            at = at.AddMilliseconds(1);
-        }
-        while (File.Exists(Path.Combine(folder, name)));
+    private static string DayOf(DateTimeOffset at) => $"ystrata-{at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.db";
 
-        return name;
-    }
+    private static string NameAt(DateTimeOffset at, string suffix) => $"ystrata-{at.UtcDateTime.ToString("yyyy-MM-dd-HHmmssfff", CultureInfo.InvariantCulture)}{suffix}.db";
 
     // The backup as other beside the kitchen as main, brought up to this version in a copy of its own.
     private T With<T>(string name, Func<SqliteConnection, T> work)
     {
         var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
-        Check(path);
+        BackupCheck.All(path);
         var copy = Path.Combine(kitchen.Workshop.Place(), "old.db");
         try
         {
@@ -281,59 +318,7 @@ public sealed partial class Backups(Kitchen kitchen)
         }
     }
 
-    private static void Check(string path)
-    {
-        CheckWhole(path);
-        CheckKind(path);
-    }
-
-    /// <exception cref="BackupException">A page of it is broken.</exception>
-    private static void CheckWhole(string path) => Looked(path, db => db.ExecuteScalar<string>("pragma integrity_check(1)") == "ok" ? null : BackupFault.Broken);
-
-    /// <summary>Looks at what kind of file it is, and no further.</summary>
-    /// <exception cref="BackupException">It is no kitchen's, or a newer version's.</exception>
-    internal static void CheckKind(string path) => Looked(path, db =>
-    {
-        var tables = db.Query<string>("select name from sqlite_master where type = 'table'").ToHashSet();
-        return !tables.Contains("bread") || !tables.Contains("SchemaVersions") ? BackupFault.Foreign
-            : db.Query<string>("select ScriptName from SchemaVersions").Except(Kitchen.Scripts).Any() ? BackupFault.Newer
-            : null;
-    });
-
-    /// <summary>The migrations a kitchen's file has had.</summary>
-    internal static IReadOnlyList<string> ScriptsOf(string path)
-    {
-        using var db = Open(path, SqliteOpenMode.ReadOnly);
-        return [.. db.Query<string>("select ScriptName from SchemaVersions")];
-    }
-
-    private static void Looked(string path, Func<SqliteConnection, BackupFault?> look)
-    {
-        BackupFault? fault;
-        try
-        {
-            using var db = Open(path, SqliteOpenMode.ReadOnly);
-            fault = look(db);
-        }
-        catch (SqliteException e) when (e.SqliteErrorCode is not (raw.SQLITE_BUSY or raw.SQLITE_LOCKED or raw.SQLITE_CANTOPEN or raw.SQLITE_PERM or raw.SQLITE_READONLY or raw.SQLITE_FULL or raw.SQLITE_IOERR))
-        {
-            fault = BackupFault.Broken;
-        }
-
-        if (fault is { } found)
-        {
-            throw new BackupException(found);
-        }
-    }
-
-    private static SqliteConnection Open(string path, SqliteOpenMode mode)
-    {
-        var db = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = mode, Pooling = false }.ToString());
-        db.Open();
-        return db;
-    }
-
-    private static void Delete(string path)
+    private static void Remove(string path)
     {
         if (File.Exists(path))
         {

@@ -18,14 +18,20 @@ public sealed class Batches(Kitchen kitchen)
     private const string Columns = "id Id, bread_id BreadId, name Name, spec Spec, made_for MadeFor, changed_at ChangedAt, deleted_at DeletedAt";
 
     /// <summary>The newest batches first.</summary>
-    public IReadOnlyList<Batch> Latest(int most)
+    /// <param name="after">The last of the page before, in the trash by now or not.</param>
+    /// <returns>Nothing when there is no such batch.</returns>
+    public IReadOnlyList<Batch>? Latest(int most, Guid? after = null)
     {
         using var db = kitchen.Connect();
-        return
+        var from = after is null ? null : db.QuerySingleOrDefault<string>("select changed_at from batch where id = @id", new { id = after.ToString() });
+        return after is not null && from is null ? null :
         [
             .. db.Query<Row>(
-                $"select {Columns} from batch where deleted_at is null order by changed_at desc, id limit @most",
-                new { most }).Select(r => r.ToBatch()),
+                $"""
+                select {Columns} from batch where deleted_at is null {(after is null ? "" : "and (changed_at < @from or (changed_at = @from and id > @after))")}
+                order by changed_at desc, id limit @most
+                """,
+                new { most, from, after = after?.ToString() }).Select(r => r.ToBatch()),
         ];
     }
 

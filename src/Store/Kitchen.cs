@@ -8,6 +8,9 @@ namespace Ystrata.Store;
 /// <summary>The kitchen's one database file. A write that has returned is on the disk.</summary>
 public sealed class Kitchen
 {
+    /// <summary>How the platform says that a disk is full (ENOSPC).</summary>
+    public const int NoSpace = 28;
+
     // SQLite's own usual.
     private const int PagesBeforeSettling = 1000;
 
@@ -43,8 +46,8 @@ public sealed class Kitchen
         var kitchen = new Kitchen(path);
         if (new FileInfo(path) is { Exists: true, Length: > 0 })
         {
-            Backups.CheckKind(path);
-            if (Backups.ScriptsOf(path).Count < Scripts.Count)
+            BackupCheck.Kind(path);
+            if (BackupCheck.ScriptsOf(path).Count < Scripts.Count)
             {
                 new Backups(kitchen).Make(DateTimeOffset.UtcNow);
             }
@@ -103,11 +106,37 @@ public sealed class Kitchen
 
     internal static List<string> Columns(SqliteConnection db, string table) => [.. db.Query<string>($"select name from pragma_table_info('{table}', 'main')")];
 
-    /// <summary>True while the file answers.</summary>
-    public bool Answers()
+    /// <summary>Tries whether what is written now would be kept: a few bytes to the disk, and the file's own lock. Whoever writes just now is proof enough.</summary>
+    /// <exception cref="IOException">The disk is full or fails.</exception>
+    /// <exception cref="SqliteException">The file cannot be written.</exception>
+    public void TryToWrite()
     {
+        var place = Workshop.Place();
+        try
+        {
+            using var file = new FileStream(Path.Combine(place, "try"), FileMode.CreateNew);
+            file.Write("well"u8);
+            file.Flush(flushToDisk: true);
+        }
+        finally
+        {
+            Directory.Delete(place, recursive: true);
+        }
+
         using var db = Connect();
-        return db.ExecuteScalar<int>("select 1") == 1;
+        db.Execute("pragma busy_timeout = 0");
+        try
+        {
+            db.Execute("begin immediate; rollback");
+        }
+        catch (SqliteException e) when (e.SqliteErrorCode is SQLitePCL.raw.SQLITE_BUSY)
+        {
+            // Somebody writes.
+        }
+        finally
+        {
+            db.Execute($"pragma busy_timeout = {WaitMs}");
+        }
     }
 
     internal static string Stamp(DateTimeOffset at) => string.Concat(at.UtcDateTime.ToString("O", CultureInfo.InvariantCulture).AsSpan(0, "yyyy-MM-ddTHH:mm:ss.fff".Length), "Z");

@@ -10,18 +10,20 @@ public sealed record PracticeScore(Guid Id, int Seed, DateTimeOffset PlayedAt, i
 
 public sealed class PracticeScores(Kitchen kitchen)
 {
-    private const int Most = 100;
     private const string Columns = "id Id, seed Seed, played_at PlayedAt, score Score, turns Turns, lift Lift";
 
-    /// <summary>The newest hundred, newest first.</summary>
-    public IReadOnlyList<PracticeScore> Newest()
+    /// <summary>The newest first.</summary>
+    /// <param name="after">The last of the page before.</param>
+    /// <returns>Nothing when there is no such score.</returns>
+    public IReadOnlyList<PracticeScore>? Newest(int most, Guid? after = null)
     {
         using var db = kitchen.Connect();
-        return
+        var from = after is null ? null : db.QuerySingleOrDefault<string>("select played_at from practice where id = @id", new { id = after.ToString() });
+        return after is not null && from is null ? null :
         [
             .. db.Query<Row>(
-                $"select {Columns} from practice order by played_at desc, id desc limit @Most",
-                new { Most }).Select(r => r.ToScore()),
+                $"select {Columns} from practice {(after is null ? "" : "where (played_at, id) < (@from, @after)")} order by played_at desc, id desc limit @most",
+                new { most, from, after = after?.ToString() }).Select(r => r.ToScore()),
         ];
     }
 

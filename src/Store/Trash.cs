@@ -13,18 +13,26 @@ public sealed class Trash(Kitchen kitchen)
     public const int Days = 30;
 
     /// <summary>What was deleted last first.</summary>
-    public IReadOnlyList<Trashed> All()
+    /// <param name="after">The last of the page before.</param>
+    /// <returns>Nothing when that does not lie here.</returns>
+    public IReadOnlyList<Trashed>? Latest(int most, Guid? after = null)
     {
+        const string all =
+            """
+            (select 'bread' kind, id, name, deleted_at from bread where deleted_at is not null
+             union all select 'batch', id, name, deleted_at from batch where deleted_at is not null
+             union all select 'log', id, name, deleted_at from log_entry where deleted_at is not null)
+            """;
         using var db = kitchen.Connect();
-        return
+        var from = after is null ? null : db.QueryFirstOrDefault<string>($"select deleted_at from {all} where id = @id", new { id = after.ToString() });
+        return after is not null && from is null ? null :
         [
             .. db.Query<(string Kind, string Id, string Name, string At)>(
-                """
-                select 'bread', id, name, deleted_at from bread where deleted_at is not null
-                union all select 'batch', id, name, deleted_at from batch where deleted_at is not null
-                union all select 'log', id, name, deleted_at from log_entry where deleted_at is not null
-                order by 4 desc, 2 limit 500
-                """).Select(r => new Trashed(r.Kind, Guid.Parse(r.Id), r.Name, Kitchen.Unstamp(r.At))),
+                $"""
+                select kind, id, name, deleted_at from {all}
+                {(after is null ? "" : "where deleted_at < @from or (deleted_at = @from and id > @after)")} order by 4 desc, 2 limit @most
+                """,
+                new { most, from, after = after?.ToString() }).Select(r => new Trashed(r.Kind, Guid.Parse(r.Id), r.Name, Kitchen.Unstamp(r.At))),
         ];
     }
 

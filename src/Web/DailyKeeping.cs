@@ -7,7 +7,7 @@ namespace Ystrata.Web;
 /// Once a day a backup is made and what lay in the trash for thirty days is taken out: thirty days by today's clock and by that of the day of the
 /// backup before, so that a clock that jumps for a day takes nothing with it.
 /// </summary>
-public sealed partial class DailyKeeping(Kitchen kitchen, Backups backups, Trash trash, Breads breads, TimeProvider time, ILogger<DailyKeeping> log) : BackgroundService
+public sealed partial class DailyKeeping(Kitchen kitchen, Backups backups, Trash trash, Breads breads, BackupsElsewhere elsewhere, TimeProvider time, ILogger<DailyKeeping> log) : BackgroundService
 {
     private static readonly TimeSpan Every = TimeSpan.FromMinutes(20);
 
@@ -19,6 +19,12 @@ public sealed partial class DailyKeeping(Kitchen kitchen, Backups backups, Trash
         if (!breads.NeverUsed() && backups.DayBefore(now) is var before && backups.MakeDaily(now) && before is { } agreed)
         {
             trash.Empty(agreed);
+        }
+
+        elsewhere.Fill();
+        if (elsewhere.Trouble != ElsewhereTrouble.None)
+        {
+            NotCopied(elsewhere.Folder, elsewhere.Trouble);
         }
     }
 
@@ -48,6 +54,9 @@ public sealed partial class DailyKeeping(Kitchen kitchen, Backups backups, Trash
             // The server stops.
         }
     }
+
+    [LoggerMessage(LogLevel.Error, "No backup could be copied to {Folder}: {Trouble}.")]
+    private partial void NotCopied(string? folder, ElsewhereTrouble trouble);
 
     [LoggerMessage(LogLevel.Error, "No backup could be made today.")]
     private partial void NotMade(Exception e);

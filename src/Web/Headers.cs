@@ -1,6 +1,6 @@
 namespace Ystrata.Web;
 
-/// <summary>The headers every answer carries, and the door closed to other sites' pages.</summary>
+/// <summary>The headers every answer carries.</summary>
 public sealed class Headers(RequestDelegate next)
 {
     // Bits UI places floating things with style attributes; scripts and style sheets come from files only.
@@ -16,12 +16,6 @@ public sealed class Headers(RequestDelegate next)
             Set(context);
             return Task.CompletedTask;
         });
-
-        if (FromAnotherSite(context.Request))
-        {
-            context.Response.StatusCode = StatusCodes.Status403Forbidden;
-            return Task.CompletedTask;
-        }
 
         return next(context);
     }
@@ -45,9 +39,4 @@ public sealed class Headers(RequestDelegate next)
             headers.CacheControl = "public, max-age=31536000, immutable";
         }
     }
-
-    // A page of another site may not write here through the cook's browser.
-    private static bool FromAnotherSite(HttpRequest request) =>
-        !HttpMethods.IsGet(request.Method) && !HttpMethods.IsHead(request.Method)
-        && request.Headers["Sec-Fetch-Site"].ToString() is "cross-site" or "same-site";
 }

@@ -1,9 +1,12 @@
+using System.Diagnostics;
 using System.Text.Json;
 using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
 using Ystrata.Core;
+using Ystrata.Store;
 
 namespace Ystrata.Web;
 
@@ -19,10 +22,8 @@ public sealed partial class Problems : IExceptionHandler
     public const long MostBodyBytes = 1_000_000;
     public const long MostFileBytes = 4_000_000;
 
-    private const string ContentType = "application/problem+json";
-
-    // ENOSPC, as the platform hands it on.
-    private const int NoSpace = 28;
+    /// <summary>Of every answer that says what was wrong (RFC 9457).</summary>
+    public const string ContentType = "application/problem+json";
 
     private static KitchenProblem Full => new()
     {
@@ -32,16 +33,23 @@ public sealed partial class Problems : IExceptionHandler
     };
 
     /// <summary>400 with the refusals, or nothing when there are none.</summary>
-    public static IResult? From(IReadOnlyList<Refusal> refusals) => refusals.Count == 0 ? null : Results.Json(Describe(refusals), contentType: ContentType, statusCode: 400);
+    public static IResult? From(IReadOnlyList<Refusal> refusals) => refusals.Count == 0 ? null : Answer(Describe(refusals));
+
+    /// <summary>The problem as an answer, with its type and what it is found by in the log.</summary>
+    public static IResult Answer<T>(T problem)
+        where T : ProblemDetails => new ProblemAnswer<T>(problem);
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
         var problem = exception switch
         {
             BadHttpRequestException { InnerException: JsonException json } bad => Describe([Read(json)], bad.StatusCode),
-            BadHttpRequestException bad => Describe([new("", RefusalCode.Unreadable)], bad.StatusCode),
+            BadHttpRequestException { StatusCode: StatusCodes.Status400BadRequest } bad when Told().Match(bad.Message) is { Success: true } told => Describe([Unbound(told)]),
+            BadHttpRequestException { StatusCode: StatusCodes.Status400BadRequest } => Describe([new("", RefusalCode.Unreadable)]),
+            // What else the platform refuses, it refuses by its status: the words follow from that.
+            BadHttpRequestException bad => new KitchenProblem { Status = bad.StatusCode, Title = "Not taken" },
             // How the reader says that a fold step does not tell its kind.
-            SqliteException { SqliteErrorCode: 13 } or IOException { HResult: NoSpace } => Full,
+            SqliteException { SqliteErrorCode: 13 } or IOException { HResult: Kitchen.NoSpace } => Full,
             NotSupportedException { Source: "System.Text.Json" } kindless => Describe([new(PathIn().Match(kindless.Message).Groups[1].Value + ".kind", RefusalCode.Missing)]),
             // How the reader says that it knows no such charset.
             InvalidOperationException { Source: "Microsoft.AspNetCore.Http.Extensions" } or ArgumentException { ParamName: "name" } when httpContext.Request.ContentType?.Contains("charset", StringComparison.OrdinalIgnoreCase) == true =>
@@ -53,19 +61,37 @@ public sealed partial class Problems : IExceptionHandler
             return false;
         }
 
-        httpContext.Response.StatusCode = problem.Status!.Value;
-        await httpContext.Response.WriteAsJsonAsync(problem, options: null, ContentType, cancellationToken);
+        await Answer(problem).ExecuteAsync(httpContext);
         return true;
     }
 
-    /// <summary>Kitchen words for the answers the framework gives by itself.</summary>
-    public static void Customize(ProblemDetailsContext context) => context.ProblemDetails.Detail ??= context.ProblemDetails.Status switch
+    /// <summary>What every problem carries: its kind, kitchen words where it has none, and what it is found by in the log.</summary>
+    public static void Complete(HttpContext http, ProblemDetails problem)
     {
-        404 => "There is nothing here by that name. It may have been deleted.",
-        413 => $"That is too big: a larder file may have {MostFileBytes / 1_000_000} MB, anything else {MostBodyBytes / 1_000_000} MB.",
-        415 => "Send JSON.",
-        _ => null,
-    };
+        problem.Title ??= "Not taken";
+        problem.Type = $"urn:ystrata:problem:{problem.Title.ToLowerInvariant().Replace(' ', '-')}";
+        problem.Extensions["traceId"] = Activity.Current?.Id ?? http.TraceIdentifier;
+        problem.Detail ??= problem.Status switch
+        {
+            403 => "A page of another site asked for this. Only Ystrata's own pages may.",
+            404 => "There is nothing here by that name. It may have been deleted.",
+            405 => $"{http.Request.Method} is not done here.",
+            413 => $"That is too big: {MostOf(http) / 1_000_000} MB is the most that is taken here.",
+            415 => $"What is sent here may not be {(http.Request.ContentType is { Length: > 0 } kind ? kind : "of no kind at all")}. /openapi/v1.json says what may.",
+            429 => "The kitchen is busy with as much of this as it can do at once. Try again in a moment.",
+            _ => null,
+        };
+    }
+
+    private static long MostOf(HttpContext http) => EndpointOf(http)?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? MostBodyBytes;
+
+    // Where an exception was caught, the endpoint it came from is remembered beside it.
+    private static Endpoint? EndpointOf(HttpContext http) => http.Features.Get<IExceptionHandlerFeature>()?.Endpoint ?? http.GetEndpoint();
+
+    // A value of the address or a header that could not be read, or is not there.
+    private static Refusal Unbound(Match told) => told.Groups["name"].Value is var name && told.Groups["given"] is { Success: true } given
+        ? new(name, RefusalCode.Unreadable, Item: given.Value)
+        : new(told.Groups["lacking"].Value, RefusalCode.Missing);
 
     private static KitchenProblem Describe(IReadOnlyList<Refusal> refusals, int status = 400) => new()
     {
@@ -102,6 +128,10 @@ public sealed partial class Problems : IExceptionHandler
             : new(field, RefusalCode.NotANumber, null, limit.Least, limit.Most, limit.Unit);
     }
 
+    // How the platform says that a parameter cannot be bound.
+    [GeneratedRegex("""^Failed to bind parameter "\S+ (?<name>\w+)" from "(?<given>.*)"\.$|^Required parameter "\S+ (?<lacking>\w+)" was not provided from """, RegexOptions.Singleline)]
+    private static partial Regex Told();
+
     [GeneratedRegex(@"missing required properties including: '([^']+)'")]
     private static partial Regex Missing();
 
@@ -116,4 +146,15 @@ public sealed partial class Problems : IExceptionHandler
 
     [GeneratedRegex(@"\[\d+\]")]
     private static partial Regex Indices();
+
+    private sealed class ProblemAnswer<T>(T problem) : IResult
+        where T : ProblemDetails
+    {
+        public Task ExecuteAsync(HttpContext httpContext)
+        {
+            Complete(httpContext, problem);
+            httpContext.Response.StatusCode = problem.Status ?? StatusCodes.Status500InternalServerError;
+            return httpContext.Response.WriteAsJsonAsync(problem, options: null, ContentType, httpContext.RequestAborted);
+        }
+    }
 }

@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
 using Serilog.Events;
 using Ystrata.Instruments;
@@ -9,7 +10,25 @@ using Ystrata.Web.Files;
 using Ystrata.Web.Live;
 
 var builder = WebApplication.CreateBuilder(args);
-var folder = Path.GetFullPath(builder.Configuration["data"] ?? "data");
+Settings settings;
+try
+{
+    settings = Settings.Read(builder.Configuration, args);
+}
+catch (SettingsException e)
+{
+    Console.Error.WriteLine(e.Message);
+    return 1;
+}
+
+// A clock that is pushed is for tests alone.
+if (settings.Shift is not null && !builder.Environment.IsEnvironment("Testing"))
+{
+    Console.Error.WriteLine("A shifted clock is for tests: start with --environment Testing, or without --shift.");
+    return 1;
+}
+
+var folder = Path.GetFullPath(settings.Data);
 KitchenLock? alone;
 Kitchen kitchen;
 try
@@ -35,6 +54,7 @@ builder.Services.AddSerilog(log => log
     .MinimumLevel.Warning()
     .MinimumLevel.Override("Microsoft.Hosting.Lifetime", LogEventLevel.Warning)
     .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+builder.WebHost.UseUrls($"http://127.0.0.1:{settings.Port}");
 builder.WebHost.ConfigureKestrel(o =>
 {
     o.AddServerHeader = false;
@@ -42,7 +62,7 @@ builder.WebHost.ConfigureKestrel(o =>
 });
 builder.Services.ConfigureHttpJsonOptions(o => SpecJson.Configure(o.SerializerOptions));
 builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
-builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = Problems.Customize);
+builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c => Problems.Complete(c.HttpContext, c.ProblemDetails));
 builder.Services.AddExceptionHandler<Problems>();
 builder.Services.AddOpenApi(o => o
     .AddSchemaTransformer<MeasureSchemas>()
@@ -51,9 +71,18 @@ builder.Services.AddOpenApi(o => o
         // The description is committed beside the types made from it, so nothing of this machine may stand in it.
         document.Info.Title = "Ystrata";
         document.Servers?.Clear();
+        // HEAD is answered wherever GET is, and says nothing of its own.
+        foreach (var path in document.Paths.Values)
+        {
+            path.Operations?.Remove(HttpMethod.Head);
+        }
+
         return Task.CompletedTask;
     }));
-builder.Services.AddSingleton(builder.Configuration["shift"] is { Length: > 0 } shift ? new ShiftedTime(shift) : TimeProvider.System);
+builder.Services.AddResponseCompression(o => o.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, Problems.ContentType, "application/ld+json", "application/schema+json", "text/calendar", "text/csv"]);
+Limits.Add(builder.Services);
+Health.Add(builder.Services);
+builder.Services.AddSingleton(settings.Shift is { Length: > 0 } shift ? new ShiftedTime(shift) : TimeProvider.System);
 builder.Services.AddSingleton<KitchenLock>(_ => alone);
 builder.Services.AddSingleton(kitchen);
 builder.Services.AddSingleton<Breads>();
@@ -62,6 +91,7 @@ builder.Services.AddSingleton<Logbook>();
 builder.Services.AddSingleton<Record>();
 builder.Services.AddSingleton<Photos>();
 builder.Services.AddSingleton<Backups>();
+builder.Services.AddSingleton(s => new BackupsElsewhere(s.GetRequiredService<Backups>(), settings.BackupTo is { Length: > 0 } elsewhere ? Path.GetFullPath(elsewhere) : null));
 builder.Services.AddSingleton<Trash>();
 builder.Services.AddSingleton<WholeKitchen>();
 builder.Services.AddSingleton<StagedFiles>();
@@ -80,18 +110,18 @@ builder.Services.AddSingleton<LiveStreams>();
 builder.Services.AddSingleton<ScaleFeed>();
 builder.Services.AddSingleton<MarrowQuay>();
 // --scale /dev/ttyUSB0 listens to a scale on a serial line; without it the stand-in is on the bench.
-builder.Services.AddSingleton<IScale>(s => builder.Configuration["scale"] is { Length: > 0 } device
+builder.Services.AddSingleton<IScale>(s => settings.Scale is { Length: > 0 } device
     ? new LineScale(device, s.GetRequiredService<TimeProvider>())
     : new SimulatedScale(s.GetRequiredService<TimeProvider>()));
 // --probe does the same for a pan probe.
-builder.Services.AddSingleton<IPanProbe>(s => builder.Configuration["probe"] is { Length: > 0 } device
+builder.Services.AddSingleton<IPanProbe>(s => settings.Probe is { Length: > 0 } device
     ? new LineProbe(device, s.GetRequiredService<TimeProvider>())
     : new SimulatedProbe(s.GetRequiredService<TimeProvider>()));
 
 var app = builder.Build();
 // Held until the program ends.
 _ = app.Services.GetRequiredService<KitchenLock>();
-if (builder.Configuration.GetValue<bool>("demo"))
+if (settings.Demo)
 {
     app.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
 }
@@ -99,20 +129,19 @@ if (builder.Configuration.GetValue<bool>("demo"))
 app.UseMiddleware<Headers>();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
+app.UseMiddleware<OwnPagesOnly>();
+app.UseResponseCompression();
 app.UseDefaultFiles();
 app.UseRouting();
+app.UseRateLimiter();
 app.UseMiddleware<TellsChanges>();
 
 app.MapStaticAssets();
-app.MapOpenApi();
-app.MapGet("/formats/kitchen.schema.json", () => Results.Text(KitchenFile.Schema, "application/schema+json")).ExcludeFromDescription();
-app.MapGet("/healthz", (Kitchen kitchen, Backups backups) =>
-        !kitchen.Answers() ? Results.StatusCode(503)
-        : backups.Damaged is null ? Results.Text("well")
-        : Results.Text("the kitchen's file is damaged: restore a sound backup", statusCode: 503))
-    .ExcludeFromDescription();
+app.MapOpenApi().AlsoHead();
+app.MapGet("/formats/kitchen.schema.json", () => Results.Text(KitchenFile.Schema, "application/schema+json")).ExcludeFromDescription().AlsoHead();
+Health.Map(app);
 
-var api = app.MapGroup("/api").ProducesKitchenProblem();
+var api = app.MapGroup("/api").AsUsual();
 api.MapGroup("/plan").WithTags("Plan").MapPlan();
 api.MapGroup("/compare").WithTags("Fold").MapCompare();
 api.MapGroup("/reverse").WithTags("Fold").MapReverse();

@@ -52,7 +52,7 @@ public static class RefusalWords
             RefusalCode.BrokenFile => $"This file is broken or cut short{(r.Given is { } at ? $" in line {Number(at)}" : "")}. Nothing was changed.",
             RefusalCode.NoRecipe => "There is no recipe in this file: a schema.org Recipe in JSON-LD, alone or in a web page.",
             RefusalCode.TooLong => $"{r.Field}: up to {Number(r.Most ?? 0)} letters.",
-            _ => r.Field.Length == 0 ? $"This cannot be read as JSON{(r.Given is { } line ? $", from line {Number(line)} on" : "")}." : $"{r.Field} cannot be read.",
+            _ => r.Field.Length == 0 ? $"This cannot be read as JSON{(r.Given is { } line ? $", from line {Number(line)} on" : "")}." : $"{r.Field}{(r.Item is null ? "" : $": '{Short(r.Item)}'")} cannot be read.",
         };
     }
 

@@ -6,7 +6,7 @@ import { join } from "node:path";
 
 const here = import.meta.dirname;
 const data = mkdtempSync(join(tmpdir(), "ystrata-types-"));
-const server = spawn("dotnet", [process.argv[2], "--urls", "http://127.0.0.1:0", "--data", data], {
+const server = spawn("dotnet", [process.argv[2], "--port", "0", "--data", data], {
   stdio: ["ignore", "pipe", "inherit"],
 });
 for await (const line of server.stdout) {

@@ -80,7 +80,7 @@ public sealed class KeepingTests : IDisposable
             batches.Add(TempKitchen.SomeBatch(name: $"batch {i}") with { ChangedAt = TempKitchen.Noon.AddMinutes(i) });
         }
 
-        Assert.Equal(["batch 4", "batch 3", "batch 2"], batches.Latest(3).Select(b => b.Name));
+        Assert.Equal(["batch 4", "batch 3", "batch 2"], batches.Latest(3)!.Select(b => b.Name));
     }
 
     [Fact]

@@ -9,7 +9,14 @@ public sealed class KitchenTests : IDisposable
     public void Dispose() => temp.Dispose();
 
     [Fact]
-    public void A_new_kitchen_makes_its_folder_and_answers() => Assert.True(temp.Open().Answers());
+    public void A_new_kitchen_makes_its_folder_and_can_be_written_also_while_somebody_writes()
+    {
+        var kitchen = temp.Open();
+        kitchen.TryToWrite();
+        using var db = kitchen.Connect();
+        using var writing = db.BeginTransaction();
+        kitchen.TryToWrite();
+    }
 
     [Fact]
     public void Opening_again_keeps_what_was_there()

@@ -17,7 +17,7 @@ public sealed class PracticeTests : IDisposable
         scores.Add(early);
         scores.Add(late);
 
-        var kept = new PracticeScores(temp.Open()).Newest();
+        var kept = new PracticeScores(temp.Open()).Newest(100)!;
         Assert.Equal([late.Id, early.Id], kept.Select(s => s.Id));
         Assert.Equal((42, 88, 200, late.PlayedAt), (kept[0].Seed, kept[0].Score, kept[0].Lift, kept[0].PlayedAt));
         Assert.Equal([40, 120], kept[0].Turns);
@@ -32,7 +32,7 @@ public sealed class PracticeTests : IDisposable
             scores.Add(Some(50, i));
         }
 
-        Assert.Equal(100, scores.Newest().Count);
-        Assert.Equal(TempKitchen.Noon.AddMinutes(102), scores.Newest()[0].PlayedAt);
+        Assert.Equal(100, scores.Newest(100)!.Count);
+        Assert.Equal(TempKitchen.Noon.AddMinutes(102), scores.Newest(100)![0].PlayedAt);
     }
 }

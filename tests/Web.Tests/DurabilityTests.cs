@@ -12,27 +12,13 @@ namespace Ystrata.Web.Tests;
 /// <summary>The real program in a process of its own, over a real socket.</summary>
 public sealed class DurabilityTests : IDisposable
 {
-    private readonly string folder = Directory.CreateTempSubdirectory("ystrata-kill-").FullName;
+    private static readonly TimeSpan Patience = RealServers.Patience;
 
-    // Far longer than anything here takes on the slowest machine.
-    private static readonly TimeSpan Patience = TimeSpan.FromMinutes(2);
+    private readonly RealServers servers = new();
 
-    // As it was published, where it was: that starts sooner.
-    private static readonly string Built = Environment.GetEnvironmentVariable("YSTRATA_APP") ?? typeof(Program).Assembly.Location;
+    private string Folder => servers.Folder;
 
-    private readonly List<Process> started = [];
-
-    public void Dispose()
-    {
-        foreach (var server in started)
-        {
-            server.Kill();
-            server.WaitForExit();
-            server.Dispose();
-        }
-
-        Directory.Delete(folder, recursive: true);
-    }
+    public void Dispose() => servers.Dispose();
 
     [Fact]
     public async Task Every_acknowledged_write_is_there_after_kill_9()
@@ -40,7 +26,7 @@ public sealed class DurabilityTests : IDisposable
         var kept = new ConcurrentBag<string>();
         for (var round = 0; round < 3; round++)
         {
-            var (server, address) = await Start();
+            var (server, address) = await servers.Start();
             using var client = new HttpClient { BaseAddress = address };
             using var acknowledged = new SemaphoreSlim(0);
             var hands = Enumerable.Range(0, 4).Select(_ => WriteUntilCutOff(client, kept, acknowledged)).ToList();
@@ -54,7 +40,7 @@ public sealed class DurabilityTests : IDisposable
             await server.WaitForExitAsync();
         }
 
-        var (_, there) = await Start();
+        var (_, there) = await servers.Start();
         using var reader = new HttpClient { BaseAddress = there };
         var found = (await reader.GetFromJsonAsync<JsonArray>("/api/breads"))!.Select(b => (string)b!["id"]!).ToHashSet();
 
@@ -64,8 +50,8 @@ public sealed class DurabilityTests : IDisposable
     [Fact]
     public async Task A_running_service_goes_on_from_the_true_time_after_kill_9()
     {
-        var shift = Path.Combine(folder, "shift");
-        var (server, address) = await Start("--shift", shift);
+        var shift = Path.Combine(Folder, "shift");
+        var (server, address) = await servers.Start("--shift", shift);
         using var client = new HttpClient { BaseAddress = address };
         var spec = WebKitchen.Squares() with { Start = Core.StartSpec.Of(6), Clock = new(Pans: 2, By: Core.ClockBy.Soonest) };
         using var batch = await client.PostAsJsonAsync("/api/batches", new BatchBody(null, "Squares", spec, DateTimeOffset.UtcNow), SpecJson.Options);
@@ -115,7 +101,7 @@ public sealed class DurabilityTests : IDisposable
         // An hour passes with the lights out.
         await File.WriteAllTextAsync(shift, "3600");
 
-        var (_, there) = await Start("--shift", shift);
+        var (_, there) = await servers.Start("--shift", shift);
         using var again = new HttpClient { BaseAddress = there };
         var open = (await again.GetFromJsonAsync<JsonArray>("/api/services"))!.Single();
         var sheet = (await again.GetFromJsonAsync<JsonNode>($"/api/services/{id}"))!["sheet"]!;
@@ -131,7 +117,7 @@ public sealed class DurabilityTests : IDisposable
     [Fact]
     public async Task A_body_over_a_megabyte_is_refused_before_it_is_read()
     {
-        var (_, address) = await Start();
+        var (_, address) = await servers.Start();
 
         // A gigabyte is announced, and only sent if the server asks for it, however long that takes on a busy machine.
         using var patient = new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) };
@@ -149,7 +135,7 @@ public sealed class DurabilityTests : IDisposable
     [Fact]
     public async Task A_screen_that_listens_does_not_hold_up_the_end()
     {
-        var (server, address) = await Start("--shutdownTimeoutSeconds", "36000");
+        var (server, address) = await servers.Start("--shutdownTimeoutSeconds", "36000");
         using var client = new HttpClient { BaseAddress = address };
         using var stream = await client.GetStreamAsync("/api/live?scale=true");
         Assert.True(await stream.ReadAsync(new byte[16]) > 0);
@@ -161,52 +147,53 @@ public sealed class DurabilityTests : IDisposable
         Assert.Equal(0, server.ExitCode);
     }
 
-    private async Task<string> Refused(string? data = null, string urls = "http://127.0.0.1:0")
+    [Fact]
+    public async Task Whatever_can_be_read_can_be_asked_for_its_head()
     {
-        var info = new ProcessStartInfo("dotnet")
+        var (_, address) = await servers.Start("--demo", "true");
+        using var client = new HttpClient { BaseAddress = address };
+        var paths = JsonNode.Parse(await client.GetStringAsync("/openapi/v1.json"))!["paths"]!.AsObject();
+        string[] plain = [.. paths.Where(p => p.Value!["get"] is { } get && !(get["parameters"]?.AsArray() ?? []).Any(q => (bool?)q!["required"] == true)).Select(p => p.Key), "/healthz", "/openapi/v1.json", "/formats/kitchen.schema.json"];
+        Assert.True(plain.Length > 15);
+        foreach (var path in plain)
         {
-            ArgumentList = { Built, "--urls", urls, "--data", data ?? folder },
-            RedirectStandardError = true,
-            RedirectStandardOutput = true,
-        };
-        using var server = Process.Start(info)!;
-        var said = await server.StandardError.ReadToEndAsync().WaitAsync(Patience);
-        await server.WaitForExitAsync().WaitAsync(Patience);
-        Assert.Equal(1, server.ExitCode);
-        return Assert.Single(said.Split('\n', StringSplitOptions.RemoveEmptyEntries));
+            using var answer = await client.SendAsync(new(HttpMethod.Head, path)).WaitAsync(Patience);
+            Assert.True(answer.StatusCode == HttpStatusCode.OK, $"{path}: {answer.StatusCode}");
+            Assert.Equal("", await answer.Content.ReadAsStringAsync());
+        }
     }
 
     [Fact]
     public async Task What_cannot_start_says_why_in_one_sentence()
     {
-        var (_, address) = await Start();
-        Assert.Contains("Another Ystrata works on the kitchen", await Refused(), StringComparison.Ordinal);
+        var (_, address) = await servers.Start();
+        Assert.Contains("Another Ystrata works on the kitchen", await servers.Refused(), StringComparison.Ordinal);
 
-        var elsewhere = Directory.CreateDirectory(Path.Combine(folder, "elsewhere")).FullName;
-        Assert.Contains("Something else listens on that port", await Refused(elsewhere, address.ToString()), StringComparison.Ordinal);
+        var elsewhere = Directory.CreateDirectory(Path.Combine(Folder, "elsewhere")).FullName;
+        Assert.Contains("Something else listens on that port", await servers.Refused("--data", elsewhere, "--port", address.Port.ToString(CultureInfo.InvariantCulture)), StringComparison.Ordinal);
 
-        var letter = Directory.CreateDirectory(Path.Combine(folder, "letter")).FullName;
+        var letter = Directory.CreateDirectory(Path.Combine(Folder, "letter")).FullName;
         await File.WriteAllTextAsync(Path.Combine(letter, "ystrata.db"), "Dear kitchen, " + new string('x', 5000));
-        Assert.Contains("damaged, or no database at all", await Refused(letter), StringComparison.Ordinal);
+        Assert.Contains("damaged, or no database at all", await servers.Refused("--data", letter), StringComparison.Ordinal);
 
-        await File.WriteAllTextAsync(Path.Combine(folder, "file"), "no folder");
-        Assert.Contains("cannot be used", await Refused(Path.Combine(folder, "file")), StringComparison.Ordinal);
+        await File.WriteAllTextAsync(Path.Combine(Folder, "file"), "no Folder");
+        Assert.Contains("cannot be used", await servers.Refused("--data", Path.Combine(Folder, "file")), StringComparison.Ordinal);
     }
 
     [Fact]
     public async Task What_is_kept_is_its_owners_alone_and_what_a_killed_server_left_is_cleared_away()
     {
-        var left = Directory.CreateDirectory(Path.Combine(folder, "ystrata-work", "half")).FullName;
+        var left = Directory.CreateDirectory(Path.Combine(Folder, "ystrata-work", "half")).FullName;
         await File.WriteAllTextAsync(Path.Combine(left, "file.db"), "half");
         // The folder may be somebody's home: what is not the kitchen's stays as it is.
-        var theirs = Path.Combine(Directory.CreateDirectory(Path.Combine(folder, "work")).FullName, "letter.txt");
+        var theirs = Path.Combine(Directory.CreateDirectory(Path.Combine(Folder, "work")).FullName, "letter.txt");
         await File.WriteAllTextAsync(theirs, "Dear kitchen");
         // What an older version wrote for everybody to read.
-        var old = Path.Combine(Directory.CreateDirectory(Path.Combine(folder, "backups")).FullName, "ystrata-2026-01-01.db");
+        var old = Path.Combine(Directory.CreateDirectory(Path.Combine(Folder, "backups")).FullName, "ystrata-2026-01-01.db");
         await File.WriteAllTextAsync(old, "");
         const UnixFileMode ForAll = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.GroupRead | UnixFileMode.OtherRead;
         Array.ForEach([theirs, old], path => SetMode(path, ForAll));
-        var (_, address) = await Start();
+        var (_, address) = await servers.Start();
         using var client = new HttpClient { BaseAddress = address };
         using var bread = await client.PostAsJsonAsync("/api/breads", new BreadBody("Radish rounds", "", WebKitchen.Squares()), SpecJson.Options);
         using var backup = await client.PostAsync("/api/keeping/backups", null);
@@ -214,7 +201,7 @@ public sealed class DurabilityTests : IDisposable
 
         Assert.False(Directory.Exists(left));
         var others = UnixFileMode.GroupRead | UnixFileMode.GroupWrite | UnixFileMode.GroupExecute | UnixFileMode.OtherRead | UnixFileMode.OtherWrite | UnixFileMode.OtherExecute;
-        foreach (var path in Directory.EnumerateFiles(folder).Concat(Directory.EnumerateFileSystemEntries(Path.Combine(folder, "backups"))))
+        foreach (var path in Directory.EnumerateFiles(Folder).Concat(Directory.EnumerateFileSystemEntries(Path.Combine(Folder, "backups"))))
         {
             Assert.True((Mode(path) & others) == 0, path);
         }
@@ -248,27 +235,6 @@ public sealed class DurabilityTests : IDisposable
         {
             // The server was killed under this hand: that write was never acknowledged.
         }
-    }
-
-    private async Task<(Process Server, Uri Address)> Start(params string[] more)
-    {
-        var info = new ProcessStartInfo("dotnet")
-        {
-            ArgumentList = { Built, "--urls", "http://127.0.0.1:0", "--data", folder },
-            RedirectStandardOutput = true,
-        };
-        Array.ForEach(more, info.ArgumentList.Add);
-        var server = Process.Start(info)!;
-        started.Add(server);
-        while (await server.StandardOutput.ReadLineAsync() is { } line)
-        {
-            if (line.StartsWith("Ystrata is at ", StringComparison.Ordinal))
-            {
-                return (server, new(line["Ystrata is at ".Length..]));
-            }
-        }
-
-        throw new InvalidOperationException("the server did not start");
     }
 
     private sealed class EndlessContent : HttpContent

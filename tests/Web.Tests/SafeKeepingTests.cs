@@ -136,11 +136,11 @@ public sealed class SafeKeepingTests : IDisposable
     {
         var id = (string)(await Get("/api/breads")).AsArray()[0]!["id"]!;
         await client.DeleteAsync($"/api/breads/{id}");
-        var trashed = Assert.Single((await Get("/api/keeping"))["trash"]!.AsArray())!;
+        var trashed = Assert.Single((await Get("/api/keeping/trash")).AsArray())!;
 
         Assert.Equal(("bread", id), ((string)trashed["kind"]!, (string)trashed["id"]!));
         await client.PostAsync($"/api/breads/{id}/restore", null);
-        Assert.Empty((await Get("/api/keeping"))["trash"]!.AsArray());
+        Assert.Empty((await Get("/api/keeping/trash")).AsArray());
     }
 
     [Fact]
@@ -162,7 +162,7 @@ public sealed class SafeKeepingTests : IDisposable
         T Of<T>()
             where T : notnull => kitchen.Services.GetRequiredService<T>();
         var (backups, breads) = (Of<Backups>(), Of<Breads>());
-        using var keeping = new DailyKeeping(Of<Kitchen>(), backups, Of<Trash>(), breads, clock, Of<ILogger<DailyKeeping>>());
+        using var keeping = new DailyKeeping(Of<Kitchen>(), backups, Of<Trash>(), breads, Of<BackupsElsewhere>(), clock, Of<ILogger<DailyKeeping>>());
         // One that no batch hangs on: such a one does go.
         var bread = breads.All()[0] with { Id = Guid.CreateVersion7() };
         breads.Add(bread);

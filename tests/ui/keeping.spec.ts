@@ -1,4 +1,6 @@
+import { mkdirSync } from "node:fs";
 import { expect, refusedRequests, test, whatever } from "./kitchen";
+import { startServer } from "./server.mjs";
 
 test.use({ expectErrors: refusedRequests });
 
@@ -37,4 +39,45 @@ test("what is no backup is refused in words, and the trash gives back what it ha
   await expect(trash).toContainText("Nothing in the trash.");
   await page.goto(`${kitchen.address}/#/`);
   await expect(page.getByRole("button", { name: breads[0]!.name, exact: true })).toBeVisible();
+});
+
+test("a backup made by hand is deleted once it was asked twice, by the keyboard alone", async ({ page, kitchen }) => {
+  await page.goto(`${kitchen.address}/#/larder/keeping`);
+  await page.getByRole("button", { name: "Back up now" }).click();
+  const files = page.getByTestId("backups").getByRole("listitem").filter({ hasNotText: "daily" });
+  await expect(files).toHaveCount(1);
+  const bin = files.getByRole("button", { name: /^Delete ystrata-/ });
+  await bin.press("Enter");
+  await expect(page.getByRole("button", { name: "Leave it" })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await bin.press("Enter");
+  await page.keyboard.press("Shift+Tab");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/is deleted/)).toBeVisible();
+  await expect(bin).toHaveCount(0);
+});
+
+test.describe("a server of its own", () => {
+  test.use({ ownServer: true, expectErrors: /ERR_|status of/ });
+
+  test("a folder elsewhere that is not there is said, and what lies there once it is", async ({ page, kitchen, request }) => {
+    await kitchen.stop();
+    const there = `${kitchen.data}/second-disk`;
+    let server = await startServer({ data: kitchen.data, more: ["--backup-to", there] });
+    await page.goto(`${server.address}/#/larder/keeping`);
+    const elsewhere = page.getByTestId("elsewhere");
+    await expect(elsewhere).toContainText("There is no copy in");
+    await expect(elsewhere).toContainText("is its disk plugged in?");
+    await server.stop();
+
+    mkdirSync(there);
+    server = await startServer({ data: kitchen.data, more: ["--backup-to", there] });
+    const newest = async () =>
+      ((await (await request.get(`${server.address}/api/keeping`)).json()) as { elsewhere: { newest: string | null } }).elsewhere.newest;
+    await expect.poll(newest).not.toBeNull();
+    await page.goto(`${server.address}/#/larder/keeping`);
+    await expect(elsewhere).toContainText("The newest copy in");
+    await expect(elsewhere).not.toContainText("▲");
+    await server.stop();
+  });
 });

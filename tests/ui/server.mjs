@@ -20,11 +20,27 @@ export const chromiumFlags = [
 /** Debian's Chromium without a window of its own, which takes half the work of the whole one; that one where it is the only one there. */
 export const chromiumPath = ["/usr/bin/chromium-headless-shell", "/usr/bin/chromium"].find((path) => existsSync(path)) ?? "chromium";
 
-/** A server over a data folder; by default over a new demo kitchen on any free port. */
-export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0 } = {}) {
+/**
+ * A server over a data folder; by default over a new demo kitchen on any free port.
+ * @param {{ data?: string, demo?: boolean, port?: number, more?: string[] }} [how] with more: what else it is told on its command line
+ */
+export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0, more = [] } = {}) {
   const server = spawn(
     "dotnet",
-    ["Ystrata.Web.dll", "--urls", `http://127.0.0.1:${port}`, "--data", data, "--demo", String(demo), "--shift", join(data, "shift")],
+    [
+      "Ystrata.Web.dll",
+      "--port",
+      String(port),
+      "--environment",
+      "Testing",
+      "--data",
+      data,
+      "--demo",
+      String(demo),
+      "--shift",
+      join(data, "shift"),
+      ...more,
+    ],
     {
       cwd: app,
       stdio: ["ignore", "pipe", "inherit"],

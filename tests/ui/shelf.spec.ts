@@ -100,3 +100,19 @@ test("the card of every bread prints on one page, of A4 and of Letter", async ({
     }
   }
 });
+
+test("batches older than the newest hundred come when they are asked for", async ({ page, kitchen, request }) => {
+  const { spec } = (await (await request.get(`${kitchen.address}/api/breads`)).json())[0];
+  for (let i = 1; i <= 101; i++)
+    await request.post(`${kitchen.address}/api/batches`, {
+      data: { breadId: null, name: `Noon ${i}`, spec, madeFor: "2026-11-26T12:00:00Z" },
+    });
+  await page.reload();
+  const lately = page.getByRole("region", { name: "Lately" }).getByRole("listitem");
+  const earlier = page.getByRole("button", { name: "Earlier batches" });
+  await expect(lately.filter({ hasText: "Noon 101" })).toBeVisible();
+  await expect(lately.filter({ hasText: /^Noon 1 / })).toHaveCount(0);
+  await earlier.click();
+  await expect(lately.filter({ hasText: /^Noon 1 / })).toBeVisible();
+  await expect(earlier).toHaveCount(0);
+});

@@ -10,17 +10,18 @@ public static class BatchEndpoints
 {
     public static void MapBatches(this RouteGroupBuilder batches)
     {
-        batches.MapGet("", Latest).WithName("batches").WithSummary("The batches changed last, newest first.");
+        batches.MapGet("", Latest).WithName("batches").Produces<IReadOnlyList<BatchView>>().WithSummary("The batches changed last first, in pages.");
         batches.MapPost("", Add).WithName("addBatch").CountsOnce<BatchView>().WithSummary("Keeps a new batch; the same with the same id counts once.");
         batches.MapGet("{id:guid}", Find).WithName("batch").Produces<BatchView>();
         batches.MapGet("{id:guid}/planned", PlannedOf).WithName("plannedBatch").Produces<PlannedView>().WithSummary("The figures the log lays beside what happened.");
-        batches.MapGet("{id:guid}/balls.csv", BallsOf).WithName("exportBalls").Produces(200, contentType: "text/csv").WithSummary("The tray: what each ball should weigh and what it does.");
+        batches.MapGet("{id:guid}/balls.csv", BallsOf).WithName("exportBalls").Produces<Stream>(200, "text/csv").WithSummary("The tray: what each ball should weigh and what it does.");
         batches.MapPut("{id:guid}", Change).WithName("changeBatch").Produces<BatchView>().WantsVersion<BatchView>();
         batches.MapDelete("{id:guid}", Delete).WithName("deleteBatch").Produces(204).WantsVersion<BatchView>();
         batches.MapPost("{id:guid}/restore", Restore).WithName("restoreBatch").Produces(204).WithSummary("Takes a delete back.");
     }
 
-    private static IEnumerable<BatchView> Latest(Batches batches) => batches.Latest(Common.MostListed).Select(BatchView.Of);
+    private static IResult Latest(HttpContext http, Batches batches, Guid? after = null, int most = Pages.Usual) =>
+        Pages.Of(http, after, most, (from, count) => batches.Latest(count, from), b => b.Id, BatchView.Of);
 
     private static IResult Find(Guid id, Batches batches) => batches.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BatchView.Of(b)), b.Version) : Results.NotFound();
 

@@ -8,7 +8,7 @@ public static class BreadEndpoints
 {
     public static void MapBreads(this RouteGroupBuilder breads)
     {
-        breads.MapGet("", All).WithName("breads");
+        breads.MapGet("", All).WithName("breads").Produces<IReadOnlyList<BreadView>>().WithSummary("Breads by their names, in pages.");
         breads.MapPost("", Add).WithName("addBread").CountsOnce<BreadView>();
         breads.MapGet("{id:guid}", Find).WithName("bread").Produces<BreadView>();
         breads.MapPut("{id:guid}", Change).WithName("changeBread").Produces<BreadView>().WantsVersion<BreadView>();
@@ -16,7 +16,8 @@ public static class BreadEndpoints
         breads.MapPost("{id:guid}/restore", Restore).WithName("restoreBread").Produces(204).WithSummary("Takes a delete back.");
     }
 
-    private static IEnumerable<BreadView> All(Breads breads, Larder larder) => breads.All().Select(b => BreadView.Of(b, larder));
+    private static IResult All(HttpContext http, Breads breads, Larder larder, Guid? after = null, int most = Pages.Most) =>
+        Pages.OfAll(http, after, most, breads.All(), b => b.Id, b => BreadView.Of(b, larder));
 
     private static IResult Find(Guid id, Breads breads, Larder larder) =>
         breads.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BreadView.Of(b, larder)), b.Version) : Results.NotFound();

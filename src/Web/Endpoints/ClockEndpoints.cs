@@ -10,11 +10,11 @@ public static class ClockEndpoints
     public static void MapClock(this RouteGroupBuilder clock)
     {
         clock.MapPost("", Plan).WithName("clock").Produces<ClockView>().WithSummary("A batch and what is made beside it as a timetable; keeps nothing.");
-        clock.MapPost("what-ifs", WhatIfs).WithName("clockWhatIfs").Produces<IReadOnlyList<WhatIfSheet>>().WithSummary("The same planned anew with another pan, another pair of hands, other rests or another school.");
+        clock.MapPost("what-ifs", WhatIfs).IsDear().WithName("clockWhatIfs").Produces<IReadOnlyList<WhatIfSheet>>().WithSummary("The same planned anew with another pan, another pair of hands, other rests or another school.");
     }
 
     public static void MapTimetable(this RouteGroupBuilder batches) =>
-        batches.MapGet("{id:guid}/timetable.ics", Calendar).WithName("timetable").Produces(200, contentType: "text/calendar")
+        batches.MapGet("{id:guid}/timetable.ics", Calendar).WithName("timetable").Produces<Stream>(200, "text/calendar")
             .WithSummary("The timetable as iCalendar: the alarms alone, or the whole service.");
 
     private static IResult Plan(ClockBody body, Clocks clocks)

@@ -9,16 +9,6 @@ internal static class Common
     public const int LongestTag = 24;
     public const int MostTags = 8;
 
-    /// <summary>Lists never grow without end; the log's own paging comes with its filters.</summary>
-    public const int MostListed = 500;
-
-    public static RouteGroupBuilder ProducesKitchenProblem(this RouteGroupBuilder group)
-    {
-        group.ProducesProblem(404);
-        group.WithMetadata(new ProducesResponseTypeMetadata(400, typeof(KitchenProblem), ["application/problem+json"]));
-        return group;
-    }
-
     public static IEnumerable<Refusal> CheckName(string name) => CheckText("name", name, 1, LongestName);
 
     public static IEnumerable<Refusal> CheckText(string field, string text, int least, int most)

@@ -17,16 +17,15 @@ internal static class Conditions
 {
     public const string Header = "If-Match";
 
-    private const string ContentType = "application/problem+json";
     private const string Title = "Changed elsewhere";
 
     /// <summary>Marks an endpoint that changes or deletes one thing.</summary>
     public static RouteHandlerBuilder WantsVersion<TView>(this RouteHandlerBuilder endpoint)
-        where TView : class => endpoint.Produces<StaleProblem<TView>>(412, ContentType).ProducesProblem(428);
+        where TView : class => endpoint.Produces<StaleProblem<TView>>(412, Problems.ContentType).ProducesProblem(428);
 
     /// <summary>Marks an endpoint that makes one thing, with an id from whoever asks.</summary>
     public static RouteHandlerBuilder CountsOnce<TView>(this RouteHandlerBuilder endpoint)
-        where TView : class => endpoint.Produces<TView>(201).Produces<TView>().Produces<StaleProblem<TView>>(409, ContentType);
+        where TView : class => endpoint.Produces<TView>(201).Produces<TView>().Produces<StaleProblem<TView>>(409, Problems.ContentType);
 
     /// <summary>What is wrong with an If-Match; nothing when it names versions.</summary>
     /// <param name="ifMatch">As it was sent.</param>
@@ -79,7 +78,7 @@ internal static class Conditions
 
     private static IResult Problem<TView>(int status, string detail, TView? now)
         where TView : class =>
-        Results.Json(new StaleProblem<TView> { Status = status, Title = Title, Detail = detail, Now = now }, contentType: ContentType, statusCode: status);
+        Problems.Answer(new StaleProblem<TView> { Status = status, Title = Title, Detail = detail, Now = now });
 
     private sealed class TaggedResult(IResult answer, string version) : IResult
     {

@@ -29,15 +29,16 @@ public static class FileEndpoints
 
     public static void MapFiles(this RouteGroupBuilder files)
     {
-        files.MapGet("kitchen", Export).WithName("exportKitchen").Produces(200, contentType: "application/json").WithSummary("Everything this kitchen has, as one JSON document.");
-        files.MapGet("breads/{id:guid}", Bread).WithName("exportBread").Produces(200, contentType: "application/json").WithSummary("One bread and what it needs of the larder, as such a document.");
+        files.MapGet("kitchen", Export).WithName("exportKitchen").Produces<Stream>(200, "application/json").WithSummary("Everything this kitchen has, as one JSON document.");
+        files.MapGet("breads/{id:guid}", Bread).WithName("exportBread").Produces<Stream>(200, "application/json").WithSummary("One bread and what it needs of the larder, as such a document.");
         files.MapPost("", Read)
+            .IsWhole()
             .WithName("readKitchenFile")
             .Accepts<byte[]>("application/json")
             .Produces<FileStep>(200, "application/x-ndjson")
             .WithMetadata(new RequestSizeLimitAttribute(MostFileBytes))
             .WithSummary("Reads such a document and says what it would change; one line of JSON a step. Nothing is kept yet.");
-        files.MapPost("{id:guid}/take", Take).Tells(Place.Kitchen).WithName("takeKitchenFile").Produces<RestoredView>().WithSummary("Takes in what was read, whole or not at all; how it is now is backed up first.");
+        files.MapPost("{id:guid}/take", Take).Tells(Place.Kitchen).IsWhole().WithName("takeKitchenFile").Produces<RestoredView>().WithSummary("Takes in what was read, whole or not at all; how it is now is backed up first.");
         files.MapPost("balls", Balls).WithName("readBalls").Accepts<byte[]>("text/csv").Produces<BallsView>().WithMetadata(new RequestSizeLimitAttribute(Problems.MostFileBytes))
             .WithSummary("Weighed balls from a file, in the order of their numbers; keeps nothing.");
         files.MapDelete("{id:guid}", Leave).WithName("leaveKitchenFile").Produces(204);

@@ -27,10 +27,10 @@ public sealed record HandTimeBody(HandWork Work, Seconds? Time);
 public static class FoldEndpoints
 {
     public static void MapCompare(this RouteGroupBuilder compare) =>
-        compare.MapPost("", Compare).WithName("compare").Produces<IReadOnlyList<ComparedProgram>>().WithSummary("The same ball through up to six programs.");
+        compare.MapPost("", Compare).IsDear().WithName("compare").Produces<IReadOnlyList<ComparedProgram>>().WithSummary("The same ball through up to six programs.");
 
     public static void MapReverse(this RouteGroupBuilder reverse) =>
-        reverse.MapPost("", Find).WithName("reverse").Produces<IReadOnlyList<FoundProgram>>().WithSummary("Programs that make about so many leaves, least hand time first.");
+        reverse.MapPost("", Find).IsDear().WithName("reverse").Produces<IReadOnlyList<FoundProgram>>().WithSummary("Programs that make about so many leaves, least hand time first.");
 
     public static void MapHands(this RouteGroupBuilder hands)
     {

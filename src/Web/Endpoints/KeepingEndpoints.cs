@@ -7,8 +7,17 @@ namespace Ystrata.Web.Endpoints;
 
 /// <param name="Kept">Daily backups that stay.</param>
 /// <param name="TrashDays">Days until what is in the trash is gone.</param>
+/// <param name="OthersKept">Other backups that stay.</param>
 /// <param name="Damaged">The kitchen's own file is: the newest copy that was tried was not sound.</param>
-public sealed record KeepingView(IReadOnlyList<BackupFile> Backups, IReadOnlyList<Trashed> Trash, int Kept, int TrashDays, bool Damaged);
+/// <param name="LittleRoom">On the kitchen's disk.</param>
+/// <param name="Elsewhere">Nothing where no folder elsewhere is filled.</param>
+public sealed record KeepingView(IReadOnlyList<BackupFile> Backups, int Kept, int OthersKept, int TrashDays, bool Damaged, bool LittleRoom, ElsewhereView? Elsewhere);
+
+/// <summary>The folder that gets the daily backup too.</summary>
+/// <param name="Newest">Nothing when no copy can be seen there.</param>
+/// <param name="Old">Somebody has to look after it.</param>
+/// <param name="Trouble">How the last try ended.</param>
+public sealed record ElsewhereView(string Folder, DateTimeOffset? Newest, bool Old, ElsewhereTrouble Trouble);
 
 /// <param name="Before">The backup of how it was before.</param>
 public sealed record RestoredView(BackupFile Before);
@@ -19,20 +28,33 @@ public static class KeepingEndpoints
 
     public static void MapKeeping(this RouteGroupBuilder keeping)
     {
-        keeping.MapGet("", All).WithName("keeping").WithSummary("Backups and what lies in the trash.");
-        keeping.MapPost("backups", Make).WithName("makeBackup").Produces<BackupFile>(201).WithSummary("Backs the kitchen up as it stands, while it runs.");
+        keeping.MapGet("", All).WithName("keeping").WithSummary("Backups, and how safely they lie.");
+        keeping.MapGet("trash", Deleted).WithName("trash").Produces<IReadOnlyList<Trashed>>().WithSummary("What was deleted last first, in pages.");
+        keeping.MapPost("backups", Make).IsWhole().WithName("makeBackup").Produces<BackupFile>(201).WithSummary("Backs the kitchen up as it stands, while it runs.");
         keeping.MapPost("backups/bring", Bring)
+            .IsWhole()
             .WithName("bringBackup")
             .Accepts<byte[]>("application/octet-stream")
             .Produces<BackupFile>(201)
             .WithMetadata(new RequestSizeLimitAttribute(MostBackupBytes))
             .WithSummary("Takes in a backup from elsewhere, once it is found sound.");
-        keeping.MapGet("backups/{name}", Find).WithName("backup").Produces(200, contentType: "application/vnd.sqlite3");
-        keeping.MapGet("backups/{name}/preview", Preview).WithName("previewBackup").Produces<RestorePreview>().WithSummary("What a restore would change.");
-        keeping.MapPost("backups/{name}/restore", Restore).Tells(Place.Kitchen).WithName("restoreBackup").Produces<RestoredView>().WithSummary("Makes the kitchen what it was then, whole or not at all; how it is now is backed up first.");
+        keeping.MapGet("backups/{name}", Find).WithName("backup").Produces<Stream>(200, "application/vnd.sqlite3");
+        keeping.MapDelete("backups/{name}", Delete).WithName("deleteBackup").Produces(204).ProducesProblem(409).WithSummary("Deletes one that was not made by itself, for good.");
+        keeping.MapGet("backups/{name}/preview", Preview).IsDear().WithName("previewBackup").Produces<RestorePreview>().WithSummary("What a restore would change.");
+        keeping.MapPost("backups/{name}/restore", Restore).Tells(Place.Kitchen).IsWhole().WithName("restoreBackup").Produces<RestoredView>().WithSummary("Makes the kitchen what it was then, whole or not at all; how it is now is backed up first.");
     }
 
-    private static KeepingView All(Backups backups, Trash trash) => new(backups.All(), trash.All(), Backups.Kept, Trash.Days, backups.Damaged is not null);
+    private static KeepingView All(Kitchen kitchen, Backups backups, BackupsElsewhere elsewhere, TimeProvider time) => new(
+        backups.All(),
+        Backups.Kept,
+        Backups.OthersKept,
+        Trash.Days,
+        backups.Damaged is not null,
+        Health.HasLittleRoom(kitchen),
+        elsewhere.Folder is { } there ? new(there, elsewhere.Newest, elsewhere.IsOld(time.GetUtcNow()), elsewhere.Trouble) : null);
+
+    private static IResult Deleted(HttpContext http, Trash trash, Guid? after = null, int most = Pages.Usual) =>
+        Pages.Of(http, after, most, (from, count) => trash.Latest(count, from), t => t.Id, t => t);
 
     private static IResult Make(Backups backups, TimeProvider time)
     {
@@ -64,6 +86,19 @@ public static class KeepingEndpoints
     private static IResult Find(string name, Backups backups) =>
         backups.PathOf(name) is { } path ? Results.File(path, "application/vnd.sqlite3", name) : Results.NotFound();
 
+    private static IResult Delete(string name, Backups backups)
+    {
+        try
+        {
+            backups.Delete(name);
+            return Results.NoContent();
+        }
+        catch (BackupException e)
+        {
+            return Refused(e);
+        }
+    }
+
     private static IResult Preview(string name, Backups backups)
     {
         try
@@ -94,6 +129,7 @@ public static class KeepingEndpoints
     private static IResult Refused(BackupException e) => e.Fault switch
     {
         BackupFault.NotThere => Results.NotFound(),
+        BackupFault.Daily => Results.Problem($"The daily backups go by themselves: the newest {Backups.Kept} stay.", statusCode: StatusCodes.Status409Conflict, title: "Not taken"),
         BackupFault.Foreign => Problems.From([new("file", RefusalCode.ForeignFile)])!,
         BackupFault.Newer => Problems.From([new("file", RefusalCode.NewerFile)])!,
         _ => Problems.From([new("file", RefusalCode.BrokenFile)])!,

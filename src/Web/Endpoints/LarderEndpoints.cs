@@ -69,7 +69,7 @@ public static class LarderEndpoints
         larder.MapPut("items/{id}", Change).WithName("changeItem").Produces<Ingredient>().WantsVersion<Ingredient>().WithSummary("Puts a shipped line right, or changes an own one.");
         larder.MapDelete("items/{id}", Delete).WithName("deleteItem").Produces(204).WantsVersion<Ingredient>().WithSummary("An own line goes; a shipped one gets its shipped values back.");
         larder.MapPost("items/{id}/restore", Restore).WithName("restoreItem").Produces(204).WithSummary("Takes a delete back.");
-        larder.MapGet("export", Export).WithName("exportLarder").Produces(200, contentType: "text/csv");
+        larder.MapGet("export", Export).WithName("exportLarder").Produces<Stream>(200, "text/csv");
         larder.MapPost("import", Import)
             .WithName("importLarder")
             .Accepts<string>("text/csv")

@@ -32,7 +32,7 @@ public static class LogEndpoints
         log.MapPost("", Add).WithName("addLogEntry").CountsOnce<LogView>();
         log.MapGet("compare", Compare).WithName("compareCookings").Produces<ComparedView>().WithSummary("Two to four cookings figure by figure, what matters on top.");
         log.MapGet("trends", Trends).WithName("trends");
-        log.MapGet("export", Export).WithName("exportLog").Produces(200, contentType: "text/csv");
+        log.MapGet("export", Export).WithName("exportLog").Produces<Stream>(200, "text/csv");
         log.MapPost("import", Import).WithName("importLog").Accepts<byte[]>("text/csv").Produces<ImportView>().WithMetadata(new RequestSizeLimitAttribute(Problems.MostFileBytes))
             .WithSummary("Reads a log file and says what it would change; with take it is kept, all of it or nothing.");
         log.MapPost("explain", Explain).Tells(null).WithName("explainFaults").Produces<IReadOnlyList<Complaint>>().WithSummary("What in a cooking's own figures explains its faults, the likeliest first.");

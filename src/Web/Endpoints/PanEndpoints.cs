@@ -20,14 +20,14 @@ public static class PanEndpoints
 
     public static void MapPan(this RouteGroupBuilder pan)
     {
-        pan.MapPost("compare", Compare).WithName("comparePans").Produces<IReadOnlyList<PanSheet>>().WithSummary("The same piece on up to four pans or flames, each as advised there.");
+        pan.MapPost("compare", Compare).IsDear().WithName("comparePans").Produces<IReadOnlyList<PanSheet>>().WithSummary("The same piece on up to four pans or flames, each as advised there.");
     }
 
     public static void MapPractice(this RouteGroupBuilder practice)
     {
         practice.MapPost("", Play).WithName("practise").Produces<PracticePlay>().WithSummary("A round of practice as far as it has gone; keeps nothing.");
         practice.MapPost("scores", Keep).Tells(Place.Practice).WithName("keepPractice").Produces<PracticeScore>(201).Produces<PracticeScore>().WithSummary("Works a finished round out and keeps its score.");
-        practice.MapGet("scores", (PracticeScores scores) => scores.Newest()).WithName("practiceScores").Produces<IReadOnlyList<PracticeScore>>();
+        practice.MapGet("scores", Newest).WithName("practiceScores").Produces<IReadOnlyList<PracticeScore>>().WithSummary("Rounds played last first, in pages.");
     }
 
     private static IResult Compare(PansBody body, Larder larder)
@@ -42,6 +42,9 @@ public static class PanEndpoints
         return Problems.From(refusals) ?? Results.Ok<IReadOnlyList<PanSheet>>(
             [.. body.Pans.Select(p => Planner.Plan(body.Spec with { Pan = body.Spec.Pan with { On = p, Own = null } }, larder, larder.Learned).Pan)]);
     }
+
+    private static IResult Newest(HttpContext http, PracticeScores scores, Guid? after = null, int most = Pages.Usual) =>
+        Pages.Of(http, after, most, (from, count) => scores.Newest(count, from), s => s.Id, s => s);
 
     private static IResult Play(PracticeBody body) => Problems.From([.. Refused(body)]) ?? Results.Ok(Practice.Play(body.Seed, body.Turns, body.Lift));
 

@@ -12,13 +12,14 @@ public static class PhotoEndpoints
     public static void MapPhotos(this RouteGroupBuilder photos)
     {
         photos.MapPost("", Add)
+            .IsDear()
             .WithName("addPhoto")
             .Accepts<byte[]>("image/png", "image/jpeg", "image/webp")
             .Produces<PhotoView>(201)
             .Produces<PhotoView>()
             .WithMetadata(new RequestSizeLimitAttribute(PhotoFile.MostBytes))
             .WithSummary("A PNG, JPEG or WebP, made anew without anything the camera wrote into it; with an id from whoever sends it, the same sent twice counts once.");
-        photos.MapGet("{id:guid}", Find).WithName("photo").Produces(200, contentType: "image/webp");
+        photos.MapGet("{id:guid}", Find).WithName("photo").Produces<Stream>(200, "image/webp");
     }
 
     private static async Task<IResult> Add(HttpRequest request, Photos photos, TimeProvider clock, Guid? id = null)

@@ -14,7 +14,7 @@ public static class RecipeEndpoints
 {
     public static void MapRecipes(this RouteGroupBuilder recipes)
     {
-        recipes.MapGet("{id:guid}", Write).WithName("exportRecipe").Produces(200, contentType: "application/ld+json").WithSummary("A bread as schema.org Recipe, but for the steps in words.");
+        recipes.MapGet("{id:guid}", Write).WithName("exportRecipe").Produces<Stream>(200, "application/ld+json").WithSummary("A bread as schema.org Recipe, but for the steps in words.");
         recipes.MapPost("", Read).WithName("readRecipe").Produces<RecipeRead>().WithSummary("A recipe as a bread, with what could not be understood; keeps nothing.");
     }
 

@@ -35,15 +35,15 @@ public static class ServiceEndpoints
 
     public static void MapServices(this RouteGroupBuilder services)
     {
-        services.MapGet("", Open).WithName("services").WithSummary("The services that run, newest first.");
+        services.MapGet("", Open).WithName("services").Produces<IReadOnlyList<OpenService>>().WithSummary("The services that run, the newest first, in pages.");
         services.MapPost("", Begin).WithName("beginService").Produces<ServiceView>(201).Produces<ServiceView>().WithSummary("Begins a batch at the stove, now.");
         services.MapGet("{id:guid}", View).WithName("service").Produces<ServiceView>();
         services.MapPost("{id:guid}/events", Press).Tells(null).WithName("pressService").Produces<Pressed>().Produces<StoveProblem>(409, "application/problem+json")
             .WithSummary("One press: laid, turned, lifted, done, dropped, undone. Durable when answered.");
     }
 
-    private static IEnumerable<OpenService> Open(RunningServices services) =>
-        services.Open().Select(k => new OpenService(k.Id, k.BatchId, k.Name, k.OpenedAt, services.Find(k.Id)!.View().Sheet.Open));
+    private static IResult Open(HttpContext http, RunningServices services, Guid? after = null, int most = Pages.Usual) =>
+        Pages.OfAll(http, after, most, [.. services.Open()], k => k.Id, k => new OpenService(k.Id, k.BatchId, k.Name, k.OpenedAt, services.Find(k.Id)!.View().Sheet.Open));
 
     private static IResult Begin(BeginBody body, Batches batches, Clocks clocks, RunningServices services, TimeProvider time)
     {
@@ -89,7 +89,7 @@ public static class ServiceEndpoints
         }
 
         return answer.Refusal is { } why
-            ? Results.Json(new StoveProblem { Status = 409, Title = "Not counted", Detail = Say(why), Code = why }, contentType: "application/problem+json", statusCode: 409)
+            ? Problems.Answer(new StoveProblem { Status = 409, Title = "Not counted", Detail = Say(why), Code = why })
             : Results.Ok(new Pressed(answer.Counted, view));
     }
 

@@ -43,6 +43,11 @@ public static class LiveEndpoints
             return Problems.From([new("service", Core.RefusalCode.TooMany, service.Length, 0, MostServices)])!;
         }
 
+        if (HttpMethods.IsHead(http.Request.Method))
+        {
+            return Results.Text("", "text/event-stream");
+        }
+
         if (!streams.Enter(http))
         {
             http.Response.Headers.RetryAfter = "5";

@@ -10,7 +10,7 @@ public sealed class TellsChanges(RequestDelegate next, Changes changes)
     public async Task InvokeAsync(HttpContext context)
     {
         await next(context);
-        if (context.GetEndpoint()?.Metadata.GetMetadata<Tells>() is { What: { } place } && !HttpMethods.IsGet(context.Request.Method) && context.Response.StatusCode is >= 200 and < 300)
+        if (context.GetEndpoint()?.Metadata.GetMetadata<Tells>() is { What: { } place } && !HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method) && context.Response.StatusCode is >= 200 and < 300)
         {
             var headers = context.Response.Headers;
             changes.Say(new(place, context.GetRouteValue("id") as string ?? headers.Location.ToString().Split('/')[^1].NullIfEmpty(), headers.ETag.ToString().Trim('"').NullIfEmpty()));

@@ -14,11 +14,19 @@ export type Trouble =
   | { kind: "fault" }
   /** There is no room left on its disk. */
   | { kind: "noRoom" }
+  /** It is busy with as much of this as it does at once. */
+  | { kind: "busy" }
   /** No answer, or none in time. */
   | { kind: "away" };
 
-/** @property version of what came, where it has one */
-export type Answer<T> = { data: T; version: string; trouble: null } | { data: null; trouble: Trouble };
+/**
+ * @property version of what came, where it has one
+ * @property next the last thing of this page of a list, where there is another page
+ */
+export type Answer<T> = { data: T; version: string; next?: string; trouble: null } | { data: null; trouble: Trouble };
+
+/** What passes by itself, so that asking again is worth it. */
+export const passes = (trouble: Trouble): boolean => ["away", "fault", "full", "noRoom", "busy"].includes(trouble.kind);
 
 interface Said<T> {
   data?: T;
@@ -38,7 +46,7 @@ export async function call<T>(send: () => Promise<Said<T>>, { once = false } = {
       const said = await send();
       const version = (said.response.headers.get("etag") ?? "").replaceAll('"', "");
       return said.response.ok
-        ? { data: said.data as T, version, trouble: null }
+        ? { data: said.data as T, version, next: nextOf(said.response), trouble: null }
         : { data: null, trouble: troubleOf(said.response.status, said.error, version) };
     } catch {
       if (last) return { data: null, trouble: { kind: "away" } };
@@ -60,10 +68,30 @@ function troubleOf(status: number, error: unknown, version: string): Trouble {
   const told = (error ?? {}) as { now?: unknown; code?: string };
   if (status === 412 || (status === 409 && "now" in told)) return { kind: "stale", now: told.now ?? null, version };
   if (status === 404) return { kind: "missing" };
+  if (status === 429) return { kind: "busy" };
   if (status === 503) return { kind: "full" };
   if (status === 507) return { kind: "noRoom" };
   if (status >= 500) return { kind: "fault" };
   return { kind: "refused", refusals: refusalsOf(error), ...(told.code && { code: told.code }) };
+}
+
+const nextOf = (response: Response) => /[?&]after=([^&>]+).*rel="next"/.exec(response.headers.get("link") ?? "")?.[1];
+
+/**
+ * A list from its pages, one after the other: all of them, or as many as are wanted.
+ * @returns with `next` where there are more
+ */
+export async function callPages<T>(page: (after?: string) => Promise<Answer<T[]>>, pages = Infinity): Promise<Answer<T[]>> {
+  const things: T[] = [];
+  let after: string | undefined;
+  for (let n = 0; n < pages; n++) {
+    const answer = await page(after);
+    if (answer.trouble) return answer;
+    things.push(...answer.data);
+    after = answer.next;
+    if (!after) break;
+  }
+  return { data: things, version: "", next: after, trouble: null };
 }
 
 /** For an asker whose newer question overtakes the older: gives each answer, or nothing when another was asked for meanwhile. */

@@ -122,6 +122,7 @@ export type TrendsView = Schemas["TrendsView"];
 export type Conviction = Schemas["Conviction"];
 export type LeavesPoint = Schemas["LeavesPoint"];
 export type BackupFile = Schemas["BackupFile"];
+export type ElsewhereTrouble = Schemas["ElsewhereTrouble"];
 export type KeepingView = Schemas["KeepingView"];
 export type RestorePreview = Schemas["RestorePreview"];
 export type Trashed = Schemas["Trashed"];

@@ -9,7 +9,7 @@
   import Trash2 from "@lucide/svelte/icons/trash-2";
   import { push } from "svelte-spa-router";
   import { changes } from "../api/changes.svelte";
-  import { call } from "../api/call";
+  import { call, callPages } from "../api/call";
   import { api, meant } from "../api/client";
   import { all, Fetched } from "../api/fetched.svelte";
   import type { BatchView, BreadView } from "../api/types";
@@ -30,10 +30,12 @@
   import { saveRecipe } from "./shelf/recipe";
   import ScaleBread from "./shelf/ScaleBread.svelte";
 
+  // So many pages of what was cooked lately are shown.
+  let pages = $state(1);
   const shelf = new Fetched(() =>
     all(
-      call(() => api.GET("/api/breads")),
-      call(() => api.GET("/api/batches")),
+      callPages((after) => call(() => api.GET("/api/breads", { params: { query: { after } } }))),
+      callPages((after) => call(() => api.GET("/api/batches", { params: { query: { after } } })), pages),
     ),
   );
   const breads = $derived<BreadView[]>(shelf.data?.[0] ?? []);
@@ -229,6 +231,7 @@
           >
         </li>
       {/each}
+      {#if shelf.more}<li class="py-2"><button class="button w-full" onclick={() => pages++}>{m.batches_more()}</button></li>{/if}
       {#if shelf.data && batches.length === 0 && keepers.unkept.length === 0}<li class="py-2 text-mute">{m.no_batches()}</li>{/if}
     </ul>
   </section>

@@ -18,11 +18,11 @@
   const fetched = new Fetched(() =>
     all(
       call(() => api.GET("/api/services")),
-      call(() => api.GET("/api/batches")),
+      call(() => api.GET("/api/batches", { params: { query: { most: MOST } } })),
     ),
   );
   const services = $derived(fetched.data?.[0]);
-  const batches = $derived(fetched.data?.[1].slice(0, MOST) ?? []);
+  const batches = $derived(fetched.data?.[1] ?? []);
 
   $effect(() => {
     void changes.of("services");

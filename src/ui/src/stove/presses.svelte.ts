@@ -1,4 +1,4 @@
-import { call } from "../api/call";
+import { call, passes } from "../api/call";
 import { api } from "../api/client";
 import type { PressBody, ServiceView, StoveRefusal } from "../api/types";
 import { newId } from "../ids";
@@ -128,7 +128,7 @@ class Presses {
       const answer = await call(() =>
         api.POST("/api/services/{id}/events", { params: { path: { id: service } }, body: { ...body, ago: body.ago ?? agoOf(next!) } }),
       );
-      if (answer.trouble && ["away", "fault", "full", "noRoom"].includes(answer.trouble.kind)) {
+      if (answer.trouble && passes(answer.trouble)) {
         this.unheard[service] = true;
         setTimeout(() => void this.send(service), TRY_AGAIN_MS);
         break;

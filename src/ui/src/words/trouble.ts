@@ -19,6 +19,8 @@ export function troubleWords(trouble: Trouble): string {
       return m.trouble_fault();
     case "noRoom":
       return m.trouble_no_room();
+    case "busy":
+      return m.trouble_busy();
     case "away":
       return m.kitchen_away();
   }

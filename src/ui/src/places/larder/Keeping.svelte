@@ -2,13 +2,14 @@
   import Download from "@lucide/svelte/icons/download";
   import FileDown from "@lucide/svelte/icons/file-down";
   import History from "@lucide/svelte/icons/history";
+  import Trash2 from "@lucide/svelte/icons/trash-2";
   import Undo2 from "@lucide/svelte/icons/undo-2";
-  import { call, callFile, type Trouble as Why } from "../../api/call";
+  import { call, callFile, callPages, type Trouble as Why } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api, patient, WORKED_WITHIN_MS } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
   import { larder } from "../../api/larder.svelte";
-  import type { BackupFile, Trashed } from "../../api/types";
+  import type { BackupFile, ElsewhereTrouble, Trashed } from "../../api/types";
   import FileButton from "../../files/FileButton.svelte";
   import TakeFile from "../../files/TakeFile.svelte";
   import { m } from "../../paraglide/messages";
@@ -20,13 +21,25 @@
   /** Backups and what was deleted: nothing a kitchen had is lost by a slip or a broken disk. */
   const fetched = new Fetched(() => call(() => api.GET("/api/keeping")));
   const keeping = $derived(fetched.data);
-  const fetchAll = fetched.fetch;
+  let pages = $state(1);
+  const trash = new Fetched(() => callPages((after) => call(() => api.GET("/api/keeping/trash", { params: { query: { after } } })), pages));
+  const fetchAll = async () => void (await Promise.all([fetched.fetch(), trash.fetch()]));
+  // One that is asked about once more before it is deleted: nothing brings it back.
+  let doomed = $state<string | null>(null);
   let looked = $state.raw<BackupFile | null>(null);
   let trouble = $state.raw<Why | null>(null);
   let busy = $state(false);
   let file = $state.raw<File | null>(null);
   const kinds: Record<string, () => string> = { bread: m.trash_kind_bread, batch: m.trash_kind_batch, log: m.trash_kind_log };
   const DAY_MS = 86_400_000;
+  const elsewhereWords: Record<ElsewhereTrouble, () => string> = {
+    none: () => "",
+    notThere: m.elsewhere_not_there,
+    noRight: m.elsewhere_no_right,
+    noRoom: m.elsewhere_no_room,
+    broken: m.elsewhere_broken,
+    other: m.elsewhere_other,
+  };
 
   // What is deleted on another screen lies in this trash too.
   $effect(() => {
@@ -59,6 +72,19 @@
     await fetchAll();
   }
 
+  async function remove({ name, madeAt }: BackupFile) {
+    doomed = null;
+    const params = { path: { name } };
+    const why = (
+      await told(
+        m.backup_delete({ name }),
+        call(() => api.DELETE("/api/keeping/backups/{name}", { params })),
+      )
+    ).trouble;
+    if (!why) toaster.say(m.deleted({ name: `${day(madeAt)} ${clock(madeAt)}` }));
+    await fetchAll();
+  }
+
   async function takeBack({ kind, id, name }: Trashed) {
     const path = { params: { path: { id } } };
     const { trouble: why } = await told(
@@ -83,15 +109,34 @@
   const left = (t: Trashed) => Math.max(Math.ceil((keeping?.trashDays ?? 0) - (Date.now() - Date.parse(t.deletedAt)) / DAY_MS), 0);
 </script>
 
-<Trouble trouble={fetched.trouble} again={fetchAll} />
+<Trouble trouble={fetched.trouble ?? trash.trouble} again={fetchAll} />
 {#if keeping?.damaged}<p class="mb-2 rounded-xl border-2 border-chilli bg-white px-3 py-2 font-semibold" role="alert" data-testid="damaged">
     ▲ {m.kitchen_damaged()}
+  </p>{/if}
+{#if keeping?.littleRoom}<p
+    class="mb-2 rounded-xl border-2 border-chilli bg-white px-3 py-2 font-semibold"
+    role="alert"
+    data-testid="little-room"
+  >
+    ▲ {m.kitchen_little_room()}
   </p>{/if}
 {#if keeping}
   <div class="grid content-start gap-5 lg:grid-cols-2">
     <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="backups-head">
       <h2 id="backups-head" class="text-[19px] font-bold">{m.backups_head()}</h2>
-      <p class="mb-2 text-mute">{m.backups_how({ kept: keeping.kept })}</p>
+      <p class="mb-2 text-mute">{m.backups_how({ kept: keeping.kept, others: keeping.othersKept })}</p>
+      {#if keeping.elsewhere}
+        <p class="mb-2 {keeping.elsewhere.old ? 'font-semibold text-chilli' : 'text-mute'}" data-testid="elsewhere">
+          {keeping.elsewhere.old ? "▲" : ""}
+          {keeping.elsewhere.newest
+            ? m.elsewhere_newest({
+                folder: keeping.elsewhere.folder,
+                day: `${day(keeping.elsewhere.newest)} ${clock(keeping.elsewhere.newest)}`,
+              })
+            : m.elsewhere_none({ folder: keeping.elsewhere.folder })}
+          {elsewhereWords[keeping.elsewhere.trouble]()}
+        </p>
+      {/if}
       <div class="mb-2 flex flex-wrap gap-2">
         <button class="button strong" onclick={() => void make()} disabled={busy}>{m.backup_make()}</button>
         <FileButton label={m.backup_bring()} accept=".db" disabled={busy} onfile={bring} />
@@ -110,7 +155,19 @@
               download={file.name}
               aria-label={m.backup_fetch({ name: file.name })}><Download size={18} aria-hidden="true" /></a
             >
-            <button class="button" onclick={() => (looked = file)}><History size={17} aria-hidden="true" />{m.backup_look()}</button>
+            {#if doomed === file.name}
+              <button class="button strong" onclick={() => void remove(file)}>{m.backup_delete_for_good()}</button>
+              <button class="button" onclick={() => (doomed = null)} {@attach (button: HTMLElement) => button.focus()}
+                >{m.backup_keep()}</button
+              >
+            {:else}
+              {#if !file.daily}<button
+                  class="button plain"
+                  aria-label={m.backup_delete({ name: file.name })}
+                  onclick={() => (doomed = file.name)}><Trash2 size={18} aria-hidden="true" /></button
+                >{/if}
+              <button class="button" onclick={() => (looked = file)}><History size={17} aria-hidden="true" />{m.backup_look()}</button>
+            {/if}
           </li>
         {:else}<li class="py-2 text-mute">{m.backups_none()}</li>{/each}
       </ul>
@@ -128,7 +185,7 @@
         <h2 id="trash-head" class="text-[19px] font-bold">{m.trash_head()}</h2>
         <p class="mb-2 text-mute">{m.trash_how({ days: keeping.trashDays })}</p>
         <ul data-testid="trash">
-          {#each keeping.trash as thing (thing.kind + thing.id)}
+          {#each trash.data ?? [] as thing (thing.kind + thing.id)}
             <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
               <span class="min-w-0 flex-1"
                 ><b>{thing.name}</b>
@@ -140,7 +197,8 @@
                 ><Undo2 size={17} aria-hidden="true" />{m.trash_back()}</button
               >
             </li>
-          {:else}<li class="py-2 text-mute">{m.trash_none()}</li>{/each}
+          {:else}{#if trash.data}<li class="py-2 text-mute">{m.trash_none()}</li>{/if}{/each}
+          {#if trash.more}<li class="py-2"><button class="button w-full" onclick={() => pages++}>{m.trash_more()}</button></li>{/if}
         </ul>
       </section>
     </div>

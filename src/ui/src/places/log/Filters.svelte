@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { call } from "../../api/call";
+  import { call, callPages } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
@@ -13,7 +13,7 @@
 
   let { list }: { list: LogList } = $props();
   // With the kitchen away the list says so beside it; the choices come when it is back.
-  const fetched = new Fetched(() => call(() => api.GET("/api/breads")));
+  const fetched = new Fetched(() => callPages((after) => call(() => api.GET("/api/breads", { params: { query: { after } } }))));
   $effect(() => {
     void changes.of("breads");
     void fetched.fetch();

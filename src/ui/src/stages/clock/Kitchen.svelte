@@ -1,7 +1,7 @@
 <script lang="ts">
   import Plus from "@lucide/svelte/icons/plus";
   import X from "@lucide/svelte/icons/x";
-  import { call } from "../../api/call";
+  import { call, callPages } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
@@ -20,7 +20,7 @@
   const clock = $derived(clockOf(spec));
   const put = (change: Partial<ClockSpec>) => (spec.clock = { ...clock, ...change });
   const beside = $derived(clock.beside ?? []);
-  const fetched = new Fetched(() => call(() => api.GET("/api/breads")));
+  const fetched = new Fetched(() => callPages((after) => call(() => api.GET("/api/breads", { params: { query: { after } } }))));
   $effect(() => {
     void changes.of("breads");
     void fetched.fetch();

@@ -1,0 +1,72 @@
+using System.Diagnostics;
+
+namespace Ystrata.Web.Tests;
+
+/// <summary>The real program in processes of its own, over real sockets and a folder that goes with them.</summary>
+public sealed class RealServers : IDisposable
+{
+    /// <summary>Far longer than anything takes on the slowest machine.</summary>
+    public static readonly TimeSpan Patience = TimeSpan.FromMinutes(2);
+
+    // As it was published, where it was: that starts sooner.
+    private static readonly string Built = Environment.GetEnvironmentVariable("YSTRATA_APP") ?? typeof(Program).Assembly.Location;
+
+    private readonly List<Process> started = [];
+
+    /// <summary>What the environment says to those that are started from now on.</summary>
+    public Dictionary<string, string> Told { get; } = [];
+
+    public string Folder { get; } = Directory.CreateTempSubdirectory("ystrata-kill-").FullName;
+
+    public void Dispose()
+    {
+        foreach (var server in started)
+        {
+            server.Kill();
+            server.WaitForExit();
+            server.Dispose();
+        }
+
+        Directory.Delete(Folder, recursive: true);
+    }
+
+    public async Task<(Process Server, Uri Address)> Start(params string[] more)
+    {
+        var server = Process.Start(With(more))!;
+        started.Add(server);
+        while (await server.StandardOutput.ReadLineAsync() is { } line)
+        {
+            if (line.StartsWith("Ystrata is at ", StringComparison.Ordinal))
+            {
+                return (server, new(line["Ystrata is at ".Length..]));
+            }
+        }
+
+        throw new InvalidOperationException("the server did not start");
+    }
+
+    /// <summary>Starts one that will not, and gives its one sentence why.</summary>
+    public async Task<string> Refused(params string[] more)
+    {
+        var info = With(more);
+        info.RedirectStandardError = true;
+        using var server = Process.Start(info)!;
+        var said = await server.StandardError.ReadToEndAsync().WaitAsync(Patience);
+        await server.WaitForExitAsync().WaitAsync(Patience);
+        Assert.Equal(1, server.ExitCode);
+        return Assert.Single(said.Split('\n', StringSplitOptions.RemoveEmptyEntries));
+    }
+
+    // What is said last counts.
+    private ProcessStartInfo With(string[] more)
+    {
+        var info = new ProcessStartInfo("dotnet") { ArgumentList = { Built, "--port", "0", "--data", Folder, "--environment", "Testing" }, RedirectStandardOutput = true, WorkingDirectory = Folder };
+        Array.ForEach(more, info.ArgumentList.Add);
+        foreach (var (name, value) in Told)
+        {
+            info.Environment[name] = value;
+        }
+
+        return info;
+    }
+}
