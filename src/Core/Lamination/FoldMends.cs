@@ -7,6 +7,8 @@ public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larde
     private const double Grain = 0.5, Most = 15;
     private const int MostFaults = 2;
 
+    private readonly Piece bare = Piece.Sheet(ball, spec.Sheet.Diameter, density, spec.Sheet.Width);
+
     /// <param name="poorest">Which contacts count as a fault: fused ones only, or patchy ones too.</param>
     /// <returns>Up to two, the one that opens most for least fat first.</returns>
     public IReadOnlyList<Mend> OfContacts(ContactState poorest)
@@ -72,24 +74,25 @@ public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larde
     // The steps that lay most of what welds.
     private IEnumerable<int> Faulty(ContactState poorest)
     {
-        var rolled = RolledOf(spec);
-        return rolled.Fullest.Contacts.Concat(rolled.Rings?.Contacts ?? []).Where(c => c.State >= poorest)
-            .GroupBy(c => c.Step).OrderByDescending(g => g.Count()).Take(MostFaults).Select(g => g.Key);
+        var (fullest, rings) = RolledOf(spec);
+        return fullest.Kinds.Concat((rings?.Contacts ?? []).Select(c => (c, 1))).Where(k => k.Item1.State >= poorest)
+            .GroupBy(k => k.Item1.Step, k => k.Item2).OrderByDescending(g => g.Sum()).ThenBy(g => g.Key).Take(MostFaults).Select(g => g.Key);
     }
 
     private BatchSpec WithSteps(FoldStep[] steps) => spec with { Fold = new(steps) };
 
     private int Poor(BatchSpec trial, ContactState poorest)
     {
-        var rolled = RolledOf(trial);
-        var rings = rolled.Rings is { } r ? r.Contacts.Count(c => c.State >= poorest) * Math.Max(r.Turns, 1) : 0;
-        return rolled.Fullest.Contacts.Count(c => c.State >= poorest) + (int)Math.Ceiling(rings);
+        var (fullest, rings) = RolledOf(trial);
+        var apart = rings is { } r ? r.Contacts.Count(c => c.State >= poorest) * Math.Max(r.Turns, 1) : 0;
+        return fullest.CountOf(c => c.State >= poorest) + (int)Math.Ceiling(apart);
     }
 
-    private Rolled RolledOf(BatchSpec trial)
+    private (Pile Fullest, Rings? Rings) RolledOf(BatchSpec trial)
     {
-        var sheet = SheetStage.Lay(trial.Sheet, ball, density, larder);
-        return Rolled.To(FoldStage.Work(trial.Fold, sheet, larder) is [.., var last] ? last : sheet, trial.Roll.Diameter);
+        // The same ground as the others have: how it folds is found once for all of them.
+        var laid = bare.Coated(SheetStage.CoatOf(trial.Sheet, bare.Area, larder));
+        return Rolled.FullestOf(FoldStage.Work(trial.Fold, laid, larder) is [.., var last] ? last : laid, trial.Roll.Diameter);
     }
 
     private sealed record Candidate(MendCode Code, int Step, Func<double, BatchSpec> With);

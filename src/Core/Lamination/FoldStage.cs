@@ -84,13 +84,13 @@ public static class FoldStage
     public static FoldSheet Judge(BatchSpec spec, Piece sheet, IReadOnlyList<Piece> steps, Rolled rolled, Grams ball, HandTimes times, bool drawn = true)
     {
         var full = rolled.Fullest;
-        var fused = full.Contacts.Count(c => c.State == ContactState.Fused);
+        var fused = full.CountOf(c => c.State == ContactState.Fused);
         var welded = new int[steps.Count];
         var laid = new int[steps.Count];
-        foreach (var contact in full.Contacts)
+        foreach (var (contact, count) in full.Kinds)
         {
-            laid[contact.Step]++;
-            welded[contact.Step] += contact.State == ContactState.Fused ? 1 : 0;
+            laid[contact.Step] += count;
+            welded[contact.Step] += contact.State == ContactState.Fused ? count : 0;
         }
 
         var used = FoldInputs.Of(spec);
@@ -105,7 +105,7 @@ public static class FoldStage
                 p.Outline, p.Length, p.Width, p.Area, p.Thickness, p.Fullest.Count, p.Fullest.Top.Film, laid[i], welded[i], times.Of(spec.Fold.Steps[i], p), views?[i] ?? PlanView.None, Section.Of(p)))],
             full.Count,
             full.Count - fused,
-            full.Contacts.Count(c => c.State == ContactState.Patchy),
+            full.CountOf(c => c.State == ContactState.Patchy),
             fused,
             Percent.FromFraction(Math.Min(covers, 1)),
             rolled.Places.Sum(p => ApartIn(p.Pile) * p.Area.Value) / rolled.Area.Value,
@@ -122,7 +122,7 @@ public static class FoldStage
     }
 
     /// <summary>Leaves of a pile that come apart: 1 + contacts that are not fused.</summary>
-    public static int ApartIn(Pile pile) => 1 + pile.Contacts.Count(c => c.State != ContactState.Fused);
+    public static int ApartIn(Pile pile) => 1 + pile.CountOf(c => c.State != ContactState.Fused);
 
     private static RingSheet RingsOf(Rings rings)
     {

@@ -57,42 +57,34 @@ public sealed class Layout
 
     private static readonly Pile Nothing = Pile.Of(default);
 
-    private readonly Strip[] strips;
+    private readonly Ground ground;
     private readonly Pile[] piles;
     private (Pile Pile, SquareCentimetres Area)[]? places;
 
+    private Layout(Ground ground, Pile[] piles) => (this.ground, this.piles) = (ground, piles);
+
     private Layout(Strip[] strips, Pile[] piles)
+        : this(new Ground(strips, piles.Length), piles)
     {
-        (this.strips, this.piles) = (strips, piles);
-        Left = strips[0].From;
-        Right = strips[^1].To;
-        (Low, High) = (double.PositiveInfinity, double.NegativeInfinity);
-        foreach (var strip in strips)
-        {
-            if (strip.Spans.Length > 0)
-            {
-                Low = Math.Min(Low, strip.Spans[0].From);
-                High = Math.Max(High, strip.Spans[^1].To);
-            }
-        }
     }
 
-    public IReadOnlyList<Strip> Strips => strips;
+    public IReadOnlyList<Strip> Strips => ground.Strips;
 
-    public double Left { get; }
+    public double Left => ground.Left;
 
-    public double Right { get; }
+    public double Right => ground.Right;
 
-    public double Low { get; }
+    public double Low => ground.Low;
 
-    public double High { get; }
+    public double High => ground.High;
 
     public double Length => Right - Left;
 
     public double Width => High - Low;
 
     /// <summary>Every pile with the area it lies under.</summary>
-    public IReadOnlyList<(Pile Pile, SquareCentimetres Area)> Places => places ??= Measured();
+    public IReadOnlyList<(Pile Pile, SquareCentimetres Area)> Places =>
+        places ??= [.. piles.Zip(ground.Areas, (p, a) => (p, new SquareCentimetres(a))).Where(p => p.Item2.Value > 0)];
 
     public static Layout Rectangle(double length, double width, Pile pile) =>
         new([new(-length / 2, length / 2, [new(-width / 2, width / 2, 0)])], [pile]);
@@ -120,11 +112,11 @@ public sealed class Layout
     }
 
     /// <summary>Every place with another pile.</summary>
-    public Layout With(Func<Pile, Pile> change) => new(strips, Array.ConvertAll(piles, p => change(p)));
+    public Layout With(Func<Pile, Pile> change) => new(ground, Array.ConvertAll(piles, p => change(p)));
 
     /// <summary>The piece pulled out along x and y.</summary>
     public Layout Scaled(double x, double y, Func<Pile, Pile> change) => new(
-        Array.ConvertAll(strips, s => new Strip(s.From * x, s.To * x, Array.ConvertAll(s.Spans, p => new Span(p.From * y, p.To * y, p.Pile)))),
+        Array.ConvertAll(ground.Strips, s => new Strip(s.From * x, s.To * x, Array.ConvertAll(s.Spans, p => new Span(p.From * y, p.To * y, p.Pile)))),
         Array.ConvertAll(piles, p => change(p)));
 
     /// <summary>Folds what lies beyond a line over what lies before it, or under it.</summary>
@@ -132,15 +124,13 @@ public sealed class Layout
     /// <param name="under">True when it is tucked under instead of laid over.</param>
     public Layout Folded(Axis axis, double line, bool beyond, bool under, int step)
     {
-        var laying = new Laying(
-            piles,
-            Array.ConvertAll(piles, p => p.Turned()),
-            (stays, moves) => under ? moves.Under(stays, step) : stays.Under(moves, step));
-        var laid = axis == Axis.Y
-            ? Array.ConvertAll(strips, s => s with { Spans = laying.Over(Cut(s.Spans, line, !beyond), Mirrored(Cut(s.Spans, line, beyond), line)) })
-            : laying.Over(Cut(strips, line, !beyond), Mirrored(Cut(strips, line, beyond), line));
-        return new(laid, laying.Used);
+        var folded = ground.Folded(axis, line, beyond);
+        var turned = Array.ConvertAll(piles, p => p.Turned());
+        return new(folded.Ground, Laid(folded.Pairs, piles, turned, (stays, moves) => under ? moves.Under(stays, step) : stays.Under(moves, step)));
     }
+
+    private static Pile[] Laid((int Stays, int Moves)[] pairs, Pile[] stays, Pile[] moves, Func<Pile, Pile, Pile> lay) =>
+        Array.ConvertAll(pairs, p => p.Stays < 0 ? moves[p.Moves] : p.Moves < 0 ? stays[p.Stays] : lay(stays[p.Stays], moves[p.Moves]));
 
     /// <summary>Changes what lies within a rim of this width, all round.</summary>
     /// <param name="change">Of a pile and the area within in cm², what becomes of it.</param>
@@ -149,35 +139,16 @@ public sealed class Layout
         var (x, y) = (1 - 2 * rim / Length, 1 - 2 * rim / Width);
         double InX(double at) => (Left + Right) / 2 + (at - (Left + Right) / 2) * x;
         double InY(double at) => (Low + High) / 2 + (at - (Low + High) / 2) * y;
-        Strip[] inner = [.. strips.Where(s => s.Spans.Length > 0)
+        Strip[] inner = [.. ground.Strips.Where(s => s.Spans.Length > 0)
             .Select(s => new Strip(InX(s.From), InX(s.To), [new(InY(s.Spans[0].From), InY(s.Spans[^1].To), 0)]))];
 
-        var inside = new HashSet<Pile>();
-        var laying = new Laying(piles, [Nothing], (pile, _) =>
-        {
-            var marked = pile.Coated(default);
-            inside.Add(marked);
-            return marked;
-        });
+        var laying = new Laying();
+        var strips = laying.Over(ground.Strips, inner);
+        var pairs = laying.Pairs;
         // Where the drawn-in outline stands out between two strips there is nothing to change.
-        var marked = Array.ConvertAll(laying.Over(strips, inner), s => s with { Spans = Array.FindAll(s.Spans, p => laying.Used[p.Pile] != Nothing) });
-        var layout = new Layout(marked, laying.Used);
-        var area = new SquareCentimetres(layout.Places.Where(p => inside.Contains(p.Pile)).Sum(p => p.Area.Value));
-        return layout.With(p => inside.Contains(p) ? change(p, area) : p);
-    }
-
-    private (Pile Pile, SquareCentimetres Area)[] Measured()
-    {
-        var areas = new double[piles.Length];
-        foreach (var strip in strips)
-        {
-            foreach (var span in strip.Spans)
-            {
-                areas[span.Pile] += (strip.To - strip.From) * (span.To - span.From) / 100;
-            }
-        }
-
-        return [.. piles.Zip(areas, (p, a) => (p, new SquareCentimetres(a))).Where(p => p.Item2.Value > 0)];
+        var marked = new Ground(Array.ConvertAll(strips, s => s with { Spans = Array.FindAll(s.Spans, p => pairs[p.Pile].Stays >= 0) }), pairs.Length);
+        var area = new SquareCentimetres(pairs.Zip(marked.Areas, (p, a) => p.Moves >= 0 ? a : 0).Sum());
+        return new(marked, Array.ConvertAll(pairs, p => p.Stays < 0 ? Nothing : p.Moves < 0 ? piles[p.Stays] : change(piles[p.Stays], area)));
     }
 
     // ∫ √(r² − x²) dx from the middle to x.
@@ -279,14 +250,82 @@ public sealed class Layout
             at < row.Length ? (row[at].From, row[at].To) : (double.PositiveInfinity, double.PositiveInfinity);
     }
 
-    // Lays one row of places over another. Each pair of piles is laid once and numbered as it is met.
-    private sealed class Laying(Pile[] stays, Pile[] moves, Func<Pile, Pile, Pile> lay)
+    // Where the places are, whatever lies there. How it was folded last is remembered: the same program with other fat folds it so again.
+    private sealed class Ground
     {
-        private readonly List<Pile> used = new(stays.Length + 2);
-        private readonly int[] numbers = new int[(stays.Length + 1) * (moves.Length + 1)];
+        private readonly int places;
+        private double[]? areas;
+        private Fold? last;
+
+        public Ground(Strip[] strips, int places)
+        {
+            (Strips, this.places) = (strips, places);
+            Left = strips[0].From;
+            Right = strips[^1].To;
+            (Low, High) = (double.PositiveInfinity, double.NegativeInfinity);
+            foreach (var strip in strips)
+            {
+                if (strip.Spans.Length > 0)
+                {
+                    Low = Math.Min(Low, strip.Spans[0].From);
+                    High = Math.Max(High, strip.Spans[^1].To);
+                }
+            }
+        }
+
+        public Strip[] Strips { get; }
+
+        public double Left { get; }
+
+        public double Right { get; }
+
+        public double Low { get; }
+
+        public double High { get; }
+
+        /// <summary>Of each place, cm².</summary>
+        public double[] Areas => areas ??= Measured();
+
+        public Fold Folded(Axis axis, double line, bool beyond)
+        {
+            if (last is { } before && before.Axis == axis && before.Line == line && before.Beyond == beyond)
+            {
+                return before;
+            }
+
+            var laying = new Laying();
+            var laid = axis == Axis.Y
+                ? Array.ConvertAll(Strips, s => s with { Spans = laying.Over(Cut(s.Spans, line, !beyond), Mirrored(Cut(s.Spans, line, beyond), line)) })
+                : laying.Over(Cut(Strips, line, !beyond), Mirrored(Cut(Strips, line, beyond), line));
+            return last = new(axis, line, beyond, new(laid, laying.Pairs.Length), laying.Pairs);
+        }
+
+        private double[] Measured()
+        {
+            var measured = new double[places];
+            foreach (var strip in Strips)
+            {
+                foreach (var span in strip.Spans)
+                {
+                    measured[span.Pile] += (strip.To - strip.From) * (span.To - span.From) / 100;
+                }
+            }
+
+            return measured;
+        }
+    }
+
+    /// <param name="Pairs">Of each place, which lay there and which came; −1 for nothing.</param>
+    private sealed record Fold(Axis Axis, double Line, bool Beyond, Ground Ground, (int Stays, int Moves)[] Pairs);
+
+    // Lays one row of places over another. Each pair of places is numbered as it is met.
+    private sealed class Laying
+    {
+        private readonly List<(int Stays, int Moves)> pairs = [];
+        private readonly Dictionary<(int Stays, int Moves), int> numbers = [];
         private readonly List<Span> laid = [];
 
-        public Pile[] Used => [.. used];
+        public (int Stays, int Moves)[] Pairs => [.. pairs];
 
         public Strip[] Over(Strip[] first, Strip[] second)
         {
@@ -323,14 +362,13 @@ public sealed class Layout
         // −1 stands for nothing there.
         private int Number(int staying, int moving)
         {
-            ref var number = ref numbers[(staying + 1) * (moves.Length + 1) + moving + 1];
-            if (number == 0)
+            if (!numbers.TryGetValue((staying, moving), out var number))
             {
-                used.Add(staying < 0 ? moves[moving] : moving < 0 ? stays[staying] : lay(stays[staying], moves[moving]));
-                number = used.Count;
+                number = numbers[(staying, moving)] = pairs.Count;
+                pairs.Add((staying, moving));
             }
 
-            return number - 1;
+            return number;
         }
     }
 }

@@ -34,6 +34,12 @@ public sealed class Pile
     /// <summary>One fewer than leaves.</summary>
     public IReadOnlyList<Contact> Contacts => contacts ?? Written().Contacts;
 
+    /// <summary>The same contacts, each kind once with how many there are: few, however many leaves there are. In no order.</summary>
+    public IEnumerable<(Contact Contact, int Count)> Kinds => inside.Kinds.Select(k => (k.Key with { Coat = k.Key.Coat / thinned }, k.Value));
+
+    /// <summary>Contacts of which something is so.</summary>
+    public int CountOf(Func<Contact, bool> so) => Kinds.Where(k => so(k.Contact)).Sum(k => k.Count);
+
     /// <summary>Dough and films together, raw.</summary>
     public Millimetres Thickness => new(Dough.Value + Coats.Film.Value / 1000);
 
@@ -112,6 +118,7 @@ public sealed class Pile
         private readonly Pile? lower;
         private readonly Pile? upper;
         private readonly Contact joint;
+        private Dictionary<Contact, int>? kinds;
 
         public Inside(Millimetres[] leaves, Contact[] contacts)
         {
@@ -132,6 +139,27 @@ public sealed class Pile
         public Millimetres Dough { get; }
 
         public Coat Between { get; }
+
+        public IReadOnlyDictionary<Contact, int> Kinds => kinds ??= Counted();
+
+        private Dictionary<Contact, int> Counted()
+        {
+            var counted = new Dictionary<Contact, int>();
+            void Add(Contact contact, int count) => counted[contact] = counted.GetValueOrDefault(contact) + count;
+            if (lower is null || upper is null)
+            {
+                Array.ForEach(contacts, c => Add(c, 1));
+                return counted;
+            }
+
+            foreach (var (contact, count) in lower.Kinds.Concat(upper.Kinds))
+            {
+                Add(contact, count);
+            }
+
+            Add(joint, 1);
+            return counted;
+        }
 
         public void Write(Span<Millimetres> into, Span<Contact> between, bool turned, double thinned)
         {

@@ -20,20 +20,34 @@ public sealed record Rolled(Piece Piece, IReadOnlyList<(Pile Pile, SquareCentime
     /// <summary>Rolls until the area is that of a round of this diameter; a piece that is already bigger stays as it is.</summary>
     public static Rolled To(Piece piece, Millimetres diameter)
     {
-        var flat = Winding.Flattened(piece);
+        var (flat, wanted, pin) = Pressed(piece, diameter);
         var fullest = flat.Fullest;
-        // The fullest place goes first, so that it is known again.
-        var places = flat.Piles.OrderByDescending(p => ReferenceEquals(p.Pile, fullest)).ToArray();
-        var wanted = Math.Max(SquareCentimetres.OfRound(diameter).Value, flat.Area.Value);
-        var pin = PinHeight([.. places.Select(p => (p.Pile.Thickness.Value, p.Area.Value))], wanted);
         return new(
             flat,
-            Array.ConvertAll(places, p =>
-            {
-                var k = Math.Max(p.Pile.Thickness.Value / pin, 1);
-                return (p.Pile.Spread(k), new SquareCentimetres(p.Area.Value * k));
-            }),
+            // The fullest place goes first, so that it is known again.
+            [
+                .. flat.Piles.Where(p => ReferenceEquals(p.Pile, fullest)).Concat(flat.Piles.Where(p => !ReferenceEquals(p.Pile, fullest))).Select(p =>
+                {
+                    var k = Math.Max(p.Pile.Thickness.Value / pin, 1);
+                    return (p.Pile.Spread(k), new SquareCentimetres(p.Area.Value * k));
+                }),
+            ],
             flat.Rings?.Spread(wanted / flat.Area.Value));
+    }
+
+    /// <summary>The fullest place of <see cref="To"/> and its rings alone.</summary>
+    public static (Pile Fullest, Rings? Rings) FullestOf(Piece piece, Millimetres diameter)
+    {
+        var (flat, wanted, pin) = Pressed(piece, diameter);
+        var fullest = flat.Fullest;
+        return (fullest.Spread(Math.Max(fullest.Thickness.Value / pin, 1)), flat.Rings?.Spread(wanted / flat.Area.Value));
+    }
+
+    private static (Piece Flat, double Wanted, double Pin) Pressed(Piece piece, Millimetres diameter)
+    {
+        var flat = Winding.Flattened(piece);
+        var wanted = Math.Max(SquareCentimetres.OfRound(diameter).Value, flat.Area.Value);
+        return (flat, wanted, PinHeight([.. flat.Piles.Select(p => (p.Pile.Thickness.Value, p.Area.Value))], wanted));
     }
 
     // The height at which Σ area · max(1, thickness / height) is the area wanted: the thickest places are pressed down to the

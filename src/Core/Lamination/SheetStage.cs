@@ -71,6 +71,9 @@ public static class SheetStage
     public static Piece Lay(SheetSpec spec, Grams ball, Density density, Larder larder)
     {
         var bare = Piece.Sheet(ball, spec.Diameter, density, spec.Width);
-        return bare.Coated(Coat.OfFat(spec.FatMass, larder[spec.Fat], bare.Area) + Coat.OfDust(spec.DustMass, bare.Area));
+        return bare.Coated(CoatOf(spec, bare.Area, larder));
     }
+
+    /// <summary>What lies on the sheet.</summary>
+    public static Coat CoatOf(SheetSpec spec, SquareCentimetres area, Larder larder) => Coat.OfFat(spec.FatMass, larder[spec.Fat], area) + Coat.OfDust(spec.DustMass, area);
 }

@@ -60,6 +60,41 @@ public class ConservationTests
         }, iter: 2000);
 
     [Fact]
+    public void Contacts_counted_by_kind_are_those_that_are_written_out_and_a_program_folds_again_as_at_first() =>
+        Gen.Select(Step.Array[0, 8], Gen.Double[20, 300], Gen.Double[150, 600], Gen.Bool, Few).Sample((program, ball, across, round, more) =>
+        {
+            var bare = Piece.Sheet(new(ball), new(across), width: round ? null : new(across / 2));
+            Piece Folded(Piece from)
+            {
+                for (var i = 0; i < program.Length; i++)
+                {
+                    from = StepCheck.Workable(program[i], from, "") is null ? Folding.Apply(program[i], from, i, Breads.Larder) : from;
+                }
+
+                return from;
+            }
+
+            var piece = Folded(bare);
+            foreach (var (pile, _) in piece.Piles)
+            {
+                // By the step that laid them, and by what becomes of them.
+                Assert.Equal(
+                    pile.Contacts.GroupBy(c => c.Step).OrderBy(g => g.Key).Select(g => (g.Key, g.Count())),
+                    pile.Kinds.GroupBy(k => k.Contact.Step, k => k.Count).OrderBy(g => g.Key).Select(g => (g.Key, g.Sum())));
+                AssertClose(pile.Contacts.Sum(c => c.Coat.Film.Value), pile.Kinds.Sum(k => k.Contact.Coat.Film.Value * k.Count));
+                Assert.Equal(pile.Contacts.Count(c => c.State == ContactState.Fused), pile.CountOf(c => c.State == ContactState.Fused));
+            }
+
+            var coat = Coat.OfFat(new(more), Breads.Larder["ghee"], bare.Area);
+            var (again, anew) = (Folded(bare.Coated(coat)), Folded(Piece.Sheet(new(ball), new(across), width: round ? null : new(across / 2)).Coated(coat)));
+            Assert.Equal(anew.Piles.Select(p => (p.Pile.Count, p.Pile.Coats, p.Area)), again.Piles.Select(p => (p.Pile.Count, p.Pile.Coats, p.Area)));
+
+            var (fullest, rings) = Rolled.FullestOf(again, new(300));
+            var rolled = Rolled.To(again, new(300));
+            Assert.Equal((rolled.Fullest.Count, rolled.Fullest.Thickness, rolled.Rings?.Count), (fullest.Count, fullest.Thickness, rings?.Count));
+        }, iter: 500);
+
+    [Fact]
     public void Rolling_out_divides_every_thickness_by_the_same_factor() =>
         Gen.Double[1, 20].Sample(k =>
         {
