@@ -49,7 +49,7 @@ internal sealed partial class ClockRun
             }
             else
             {
-                breads[b].At[piece] = PieceAt.Hot;
+                Put(b, piece, PieceAt.Hot);
                 breads[b].Lifted[piece] = t;
                 firstLifted = firstLifted < 0 ? t : firstLifted;
                 ends = Math.Max(ends, t + touch.For);
@@ -132,8 +132,7 @@ internal sealed partial class ClockRun
                 taken.Add((b, 2, number));
                 if (bread.Opened[number] < 0)
                 {
-                    bread.Opened[number] = t;
-                    next[b].Open++;
+                    Open(b, number);
                     var stands = t - Mixed(b, number);
                     over += Math.Max(stands - jobs[b].Limits.Stands, 0);
                 }
@@ -164,13 +163,7 @@ internal sealed partial class ClockRun
         for (var b = 0; b < jobs.Count; b++)
         {
             waiting += next[b].Rolling;
-            if (jobs[b].Freeze == 0)
-            {
-                foreach (var at in breads[b].At)
-                {
-                    waiting += at == PieceAt.Rolled ? 1 : 0;
-                }
-            }
+            waiting += jobs[b].Freeze == 0 ? next[b].Waiting : 0;
         }
 
         for (var b = 0; b < jobs.Count; b++)
@@ -228,7 +221,7 @@ internal sealed partial class ClockRun
         var (all, own) = (0, 0);
         for (var i = 0; i < jobs.Count; i++)
         {
-            var lying = jobs[i].Together ? 0 : Lying(i);
+            var lying = jobs[i].Together ? 0 : next[i].Lying;
             all += lying;
             own = i == b ? lying : own;
         }
@@ -236,17 +229,16 @@ internal sealed partial class ClockRun
         return own > 0 && all + jobs[b].Each > clock.Bench;
     }
 
+    // What is ready stays so, or goes on.
     private bool AllReady(int b, Func<int, int, int> ready)
     {
-        for (var i = 0; i < jobs[b].Pieces; i++)
+        var at = next[b];
+        while (at.Ready < jobs[b].Pieces && !(breads[b].At[at.Ready] is PieceAt.Ball or PieceAt.Folded or PieceAt.Rolled && ready(b, at.Ready) > t))
         {
-            if (breads[b].At[i] is PieceAt.Ball or PieceAt.Folded or PieceAt.Rolled && ready(b, i) > t)
-            {
-                return false;
-            }
+            at.Ready++;
         }
 
-        return true;
+        return at.Ready == jobs[b].Pieces;
     }
 
     private (int Bread, int Prep)? NextPrep()
@@ -341,18 +333,6 @@ internal sealed partial class ClockRun
         return true;
     }
 
-    // Folded or being folded, and not yet rolled.
-    private int Lying(int b)
-    {
-        var lying = 0;
-        for (var i = 0; i < jobs[b].Pieces; i++)
-        {
-            lying += breads[b].Opened[i / jobs[b].Each] >= 0 && breads[b].At[i] is PieceAt.Ball or PieceAt.Folded ? 1 : 0;
-        }
-
-        return lying;
-    }
-
     private void Done(int who)
     {
         var hand = hands[who];
@@ -366,9 +346,10 @@ internal sealed partial class ClockRun
                 next[b].Rolling--;
                 taken.Remove((b, 1, number));
                 bread.Rolled[number] = t;
+                next[b].RolledAt.Add(t);
                 if (bread.At[number] is PieceAt.Ball or PieceAt.Folded)
                 {
-                    bread.At[number] = PieceAt.Rolled;
+                    Put(b, number, PieceAt.Rolled);
                 }
 
                 break;
@@ -381,7 +362,7 @@ internal sealed partial class ClockRun
                     next[b].Open--;
                     for (var i = number * jobs[b].Each; i < (number + 1) * jobs[b].Each; i++)
                     {
-                        bread.At[i] = bread.At[i] == PieceAt.Ball ? PieceAt.Folded : bread.At[i];
+                        Put(b, i, bread.At[i] == PieceAt.Ball ? PieceAt.Folded : bread.At[i]);
                     }
                 }
 

@@ -44,7 +44,7 @@ internal sealed partial class ClockRun
                     over += Math.Max(laid - Mixed(b, piece / job.Each) - job.Limits.Stands, 0);
                 }
 
-                breads[b].At[piece] = PieceAt.OnPan;
+                Put(b, piece, PieceAt.OnPan);
                 breads[b].Laid[piece] = breads[b].Laid[piece] < 0 ? laid : breads[b].Laid[piece];
             }
 

@@ -27,10 +27,13 @@ internal sealed partial class ClockRun
     private int t;
     private int rolledWait, over, busy, firstLaid = -1, firstLifted = -1, ends;
 
-    /// <summary>Where the next of each kind is looked for.</summary>
+    /// <summary>Where the next of each kind is looked for, and how many there are: balls folded, being rolled and opened; pieces that lie open on the bench, or wait rolled.</summary>
     private sealed class Next
     {
-        public int Fold, Roll, Lay, Folded, Rolling, Open;
+        public int Fold, Roll, Lay, Ready, Frozen, Folded, Rolling, Open, Lying, Waiting;
+
+        // When pieces were rolled, one after the other.
+        public List<int> RolledAt = [];
     }
 
     private sealed class Hand
@@ -58,6 +61,13 @@ internal sealed partial class ClockRun
                 next[b].Folded += Chored(b, i) || Lost(b, i) ? 1 : 0;
                 next[b].Open += breads[b].Opened[i] >= 0 && !Chored(b, i) && !Lost(b, i) ? 1 : 0;
             }
+
+            for (var i = 0; i < jobs[b].Pieces; i++)
+            {
+                Count(b, i, 1);
+            }
+
+            next[b].RolledAt.AddRange(breads[b].Rolled.Where(r => r >= 0).Order());
         }
 
         for (var i = 0; i < Math.Min(from.Begun.Count, hands.Length); i++)
@@ -151,6 +161,37 @@ internal sealed partial class ClockRun
             breads,
             rolledWait,
             stuck);
+    }
+
+    // Where a piece is from now on.
+    private void Put(int b, int piece, PieceAt at)
+    {
+        Count(b, piece, -1);
+        breads[b].At[piece] = at;
+        Count(b, piece, 1);
+    }
+
+    private void Open(int b, int ball)
+    {
+        var each = jobs[b].Each;
+        for (var i = ball * each; i < (ball + 1) * each; i++)
+        {
+            Count(b, i, -1);
+        }
+
+        breads[b].Opened[ball] = t;
+        next[b].Open++;
+        for (var i = ball * each; i < (ball + 1) * each; i++)
+        {
+            Count(b, i, 1);
+        }
+    }
+
+    private void Count(int b, int piece, int by)
+    {
+        var (at, opened) = (breads[b].At[piece], breads[b].Opened[piece / jobs[b].Each] >= 0);
+        next[b].Waiting += at == PieceAt.Rolled ? by : 0;
+        next[b].Lying += opened && at is PieceAt.Ball or PieceAt.Folded ? by : 0;
     }
 
     private bool Finished()
@@ -268,17 +309,27 @@ internal sealed partial class ClockRun
 
         for (var b = 0; b < jobs.Count; b++)
         {
-            if (jobs[b].Freeze > 0 || jobs[b].Roll == 0)
+            var (job, at) = (jobs[b], next[b]);
+            if (job.Roll == 0)
             {
-                for (var i = next[b].Lay; i < jobs[b].Pieces; i++)
+                for (var i = at.Lay; i < job.Pieces; i++)
                 {
                     var ready = LayReady(b, i);
-                    then = ready > t ? Math.Min(then, ready) : then;
-                    if (jobs[b].Freeze == 0 && ready > t)
+                    if (ready > t)
                     {
+                        then = Math.Min(then, ready);
                         break;
                     }
                 }
+            }
+            else if (job.Freeze > 0)
+            {
+                while (at.Frozen < at.RolledAt.Count && at.RolledAt[at.Frozen] + job.Freeze <= t)
+                {
+                    at.Frozen++;
+                }
+
+                then = at.Frozen < at.RolledAt.Count ? Math.Min(then, at.RolledAt[at.Frozen] + job.Freeze) : then;
             }
         }
 
@@ -314,7 +365,8 @@ internal sealed partial class ClockRun
                 }
             }
 
-            for (var i = at.Roll; i < job.Pieces && job.Roll > 0; i++)
+            // Where all go together, those that were found ready wait for no rest.
+            for (var i = job.Together && job.Freeze == 0 ? Math.Max(at.Roll, at.Ready) : at.Roll; i < job.Pieces && job.Roll > 0; i++)
             {
                 At(RollReady(b, i));
                 if (!job.Together && !taken.Contains((b, 1, i)))
@@ -343,7 +395,7 @@ internal sealed partial class ClockRun
         {
             if (drying[i].At <= t)
             {
-                breads[drying[i].Bread].At[drying[i].Piece] = PieceAt.Dry;
+                Put(drying[i].Bread, drying[i].Piece, PieceAt.Dry);
                 drying.RemoveAt(i);
             }
         }
