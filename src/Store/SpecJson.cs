@@ -11,7 +11,17 @@ public static class SpecJson
 {
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
+    // What was looked at when it was kept is not looked at again.
+    private static readonly JsonSerializerOptions Kept = Worded(new(JsonSerializerDefaults.Web));
+
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
+    {
+        Worded(options);
+        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(Whole);
+        return options;
+    }
+
+    private static JsonSerializerOptions Worded(JsonSerializerOptions options)
     {
         options.Converters.Add(new MeasureConverterFactory());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
@@ -19,7 +29,6 @@ public static class SpecJson
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
         options.AllowOutOfOrderMetadataProperties = true;
-        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(Whole);
         return options;
     }
 
@@ -48,10 +57,10 @@ public static class SpecJson
         {
             foreach (var list in lists)
             {
-                var at = (list.Get!(read) as IEnumerable)?.Cast<object?>().ToList().IndexOf(null) ?? -1;
-                if (at >= 0)
+                var at = 0;
+                foreach (var item in list.Get!(read) as IEnumerable ?? Array.Empty<object>())
                 {
-                    throw new JsonException($"missing required properties including: '{list.Name}[{at}]'");
+                    at = item is null ? throw new JsonException($"missing required properties including: '{list.Name}[{at}]'") : at + 1;
                 }
             }
 
@@ -73,7 +82,7 @@ public static class SpecJson
 
     /// <exception cref="JsonException">It is no such thing.</exception>
     internal static T Read<T>(string json)
-        where T : class => JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("nothing");
+        where T : class => JsonSerializer.Deserialize<T>(json, Kept) ?? throw new JsonException("nothing");
 }
 
 /// <summary>Writes every <see cref="IMeasure{TSelf}"/> as its number.</summary>

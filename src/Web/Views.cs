@@ -1,5 +1,3 @@
-using System.Collections.Concurrent;
-using System.Runtime.CompilerServices;
 using Ystrata.Core;
 using Ystrata.Store;
 
@@ -8,24 +6,6 @@ namespace Ystrata.Web;
 /// <summary>A bread or batch at a glance: what the shelf shows.</summary>
 public sealed record Glance(int Pieces, Grams Ball, int Leaves, int Fused, Millimetres Across, Section Section)
 {
-    // More than any shelf has; what is no longer asked for goes with the rest.
-    private const int MostKnown = 4000;
-
-    // A bread looks the same until it or the larder is another: what was planned for one look serves the next.
-    private static readonly ConditionalWeakTable<Larder, ConcurrentDictionary<string, Glance?>> Known = [];
-
-    /// <param name="larder">Whatever is changed in a kitchen's larder makes it another.</param>
-    public static Glance? Of(Bread bread, Larder larder)
-    {
-        var known = Known.GetOrAdd(larder, _ => new(StringComparer.Ordinal));
-        if (known.Count > MostKnown)
-        {
-            known.Clear();
-        }
-
-        return known.GetOrAdd(bread.Version, _ => Of(Sheets.Of(bread.Spec, larder)));
-    }
-
     public static Glance? Of(BatchSheet? sheet) => sheet is null ? null :
         new(sheet.Balls.Count, sheet.Balls.Mass, sheet.Fold.Effective, sheet.Fold.Fused, sheet.Roll.Across, sheet.Section);
 }
@@ -47,8 +27,7 @@ public sealed record BreadBody(string Name, string About, BatchSpec Spec, IReadO
 /// <param name="Version">Its ETag, for If-Match.</param>
 public sealed record BreadView(Guid Id, string Name, string About, IReadOnlyList<string> Tags, BatchSpec Spec, Glance? Glance, DateTimeOffset ChangedAt, string Version)
 {
-    public static BreadView Of(Bread b, Larder larder) =>
-        new(b.Id, b.Name, b.About, b.Tags, b.Spec, Glance.Of(b, larder), b.ChangedAt, b.Version);
+    public static BreadView Of(Bread b, Shown shown) => new(b.Id, b.Name, b.About, b.Tags, b.Spec, shown.Glance, b.ChangedAt, shown.Version);
 }
 
 /// <param name="MadeFor">When it is for the table.</param>

@@ -105,9 +105,9 @@ public sealed class ApiTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task What_is_long_is_sent_small(string path)
     {
         using var request = new HttpRequestMessage(HttpMethod.Get, path);
-        request.Headers.AcceptEncoding.Add(new("br"));
+        request.Headers.AcceptEncoding.Add(new("gzip"));
         using var answer = await client.SendAsync(request);
-        Assert.Equal("br", Assert.Single(answer.Content.Headers.ContentEncoding));
+        Assert.Equal("gzip", Assert.Single(answer.Content.Headers.ContentEncoding));
     }
 
     [Fact]

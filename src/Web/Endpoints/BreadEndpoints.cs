@@ -16,13 +16,16 @@ public static class BreadEndpoints
         breads.MapPost("{id:guid}/restore", Restore).WithName("restoreBread").Produces(204).WithSummary("Takes a delete back.");
     }
 
-    private static IResult All(HttpContext http, Breads breads, Larder larder, Guid? after = null, int most = Pages.Most) =>
-        Pages.OfAll(http, after, most, breads.All(), b => b.Id, b => BreadView.Of(b, larder));
+    private static IResult All(HttpContext http, Breads breads, ShelfGlances glances, Larder larder, Guid? after = null, int most = Pages.Most)
+    {
+        var shelf = breads.All();
+        return Pages.OfAll(http, after, most, [.. shelf.Zip(glances.Of(shelf, larder))], b => b.First.Id, b => BreadView.Of(b.First, b.Second));
+    }
 
-    private static IResult Find(Guid id, Breads breads, Larder larder) =>
-        breads.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BreadView.Of(b, larder)), b.Version) : Results.NotFound();
+    private static IResult Find(Guid id, Breads breads, ShelfGlances glances, Larder larder) =>
+        breads.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BreadView.Of(b, glances.Of(b, larder))), b.Version) : Results.NotFound();
 
-    private static IResult Add(BreadBody body, Breads breads, Larder larder, TimeProvider clock)
+    private static IResult Add(BreadBody body, Breads breads, ShelfGlances glances, Larder larder, TimeProvider clock)
     {
         if (Problems.From(Check(body, larder)) is { } problem)
         {
@@ -31,17 +34,17 @@ public static class BreadEndpoints
 
         var bread = ToBread(body.Id ?? Guid.CreateVersion7(), body, clock);
         return breads.Add(bread)
-            ? Conditions.Tagged(Results.Created($"/api/breads/{bread.Id}", BreadView.Of(bread, larder)), bread.Version)
-            : Conditions.Again(breads.Find(bread.Id), bread.Version, b => BreadView.Of(b, larder), b => b.Version);
+            ? Conditions.Tagged(Results.Created($"/api/breads/{bread.Id}", BreadView.Of(bread, glances.Of(bread, larder))), bread.Version)
+            : Conditions.Again(breads.Find(bread.Id), bread.Version, b => BreadView.Of(b, glances.Of(b, larder)), b => b.Version);
     }
 
-    private static IResult Change(Guid id, BreadBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, Larder larder, TimeProvider clock) =>
+    private static IResult Change(Guid id, BreadBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, ShelfGlances glances, Larder larder, TimeProvider clock) =>
         Conditions.Refuse(ifMatch, out var meant)
         ?? Problems.From(Check(body, larder))
-        ?? Conditions.Changed(breads.Change(ToBread(id, body, clock), meant), b => BreadView.Of(b, larder), b => b.Version);
+        ?? Conditions.Changed(breads.Change(ToBread(id, body, clock), meant), b => BreadView.Of(b, glances.Of(b, larder)), b => b.Version);
 
-    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, Larder larder, TimeProvider clock) =>
-        Conditions.Refuse(ifMatch, out var meant) ?? Conditions.Deleted(breads.Delete(id, clock.GetUtcNow(), meant), b => BreadView.Of(b, larder), b => b.Version);
+    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, ShelfGlances glances, Larder larder, TimeProvider clock) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? Conditions.Deleted(breads.Delete(id, clock.GetUtcNow(), meant), b => BreadView.Of(b, glances.Of(b, larder)), b => b.Version);
 
     private static IResult Restore(Guid id, Breads breads) => Common.Done(breads.Restore(id));
 
