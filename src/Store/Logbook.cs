@@ -261,7 +261,8 @@ public sealed class Logbook(Kitchen kitchen)
         public required string Note { get; init; }
         public bool Counts { get; init; }
         public int? Pieces { get; init; }
-        public int? Apart { get; init; }
+        // Worked out in the query, so of the widest kind there is: its first value may be none.
+        public long? Apart { get; init; }
         public string? PhotoId { get; init; }
 
         public LogLine ToLine()
@@ -279,7 +280,7 @@ public sealed class Logbook(Kitchen kitchen)
                 Counts,
                 Pieces,
                 more.Lost,
-                Apart,
+                (int?)Apart,
                 PhotoId is null ? null : Guid.Parse(PhotoId));
         }
     }

@@ -70,6 +70,23 @@ public sealed class LogbookTests : IDisposable
         Assert.Equal(1, page.Count);
     }
 
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void Cookings_with_and_without_a_plan_stand_on_one_page(bool plannedFirst)
+    {
+        var planned = Planned.Before(BatchSpec.Plain, Larder.Shipped);
+        foreach (var (day, with) in new[] { (1, plannedFirst), (2, !plannedFirst) })
+        {
+            var entry = TempKitchen.SomeEntry(batch.Id, TempKitchen.Noon.AddDays(day)) with { Planned = with ? planned : null };
+            log.Add(entry with { Outcome = entry.Outcome with { Judged = new(4, 4, 4, 4) } }, []);
+        }
+
+        int?[] leaves = [planned.Leaves, null];
+        Assert.Equal(plannedFirst ? leaves.Reverse() : leaves, log.Find(new LogQuery()).Lines.Select(l => l.Leaves));
+        Assert.Equal([planned.Leaves], record.Leaves().Select(l => l.Leaves));
+    }
+
     [Fact]
     public void Words_that_were_changed_deleted_or_laid_back_are_found_as_they_stand()
     {
