@@ -28,6 +28,7 @@ if (settings.Shift is not null && !builder.Environment.IsEnvironment("Testing"))
     return 1;
 }
 
+Start.GiveBackAtOnce();
 var folder = Path.GetFullPath(settings.Data);
 KitchenLock? alone;
 Kitchen kitchen;

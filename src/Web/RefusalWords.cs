@@ -46,7 +46,7 @@ public static class RefusalWords
             RefusalCode.NotUtf8 => "This file is not UTF-8 text. Save it as CSV UTF-8.",
             RefusalCode.WrongColumns => $"These columns are missing: {r.Item}.",
             RefusalCode.NotInList => $"{r.Field}: '{Short(r.Item)}' is none of those that can stand there.",
-            RefusalCode.NotAPhoto => "This is no photo that can be kept: PNG, JPEG or WebP of up to 10 MB and, as PNG, 20 million dots.",
+            RefusalCode.NotAPhoto => "This is no photo that can be kept: PNG, JPEG or WebP of up to 10 MB and, as PNG, 14 million dots.",
             RefusalCode.ForeignFile => "This is a file of something else, not of a kitchen.",
             RefusalCode.NewerFile => "This file was made by a newer version. Bring this kitchen up to date first.",
             RefusalCode.BrokenFile => $"This file is broken or cut short{(r.Given is { } at ? $" in line {Number(at)}" : "")}. Nothing was changed.",

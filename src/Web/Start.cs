@@ -10,6 +10,9 @@ internal static partial class Start
 {
     private const uint OwnerAlone = 0b000_111_111;
 
+    // M_MMAP_THRESHOLD of glibc's malloc.h.
+    private const int MappedFrom = -3;
+
     /// <summary>Whatever this program writes is its owner's alone, also what an older version wrote. What else lies in the folder is not touched.</summary>
     /// <param name="folder">The kitchen's; it may be somebody's home.</param>
     public static void KeepPrivate(string folder)
@@ -34,6 +37,22 @@ internal static partial class Start
         }
     }
 
+    /// <summary>
+    /// Has the C library give back what is large as soon as it is freed: a photo's dots would else stay with the thread that worked on it, and with the next one too.
+    /// </summary>
+    public static void GiveBackAtOnce()
+    {
+        const int from = 1 << 20;
+        try
+        {
+            _ = Mallopt(MappedFrom, from);
+        }
+        catch (EntryPointNotFoundException)
+        {
+            // Another C library than most, which has ways of its own.
+        }
+    }
+
     /// <returns>Why it cannot start, for whoever looks after the kitchen; nothing when that is no usual reason.</returns>
     /// <param name="folder">The kitchen's.</param>
     public static string? Words(Exception e, string folder) => e switch
@@ -49,6 +68,9 @@ internal static partial class Start
     };
 
     private static bool Taken(Exception e) => e is SocketException { SocketErrorCode: SocketError.AddressAlreadyInUse } || (e.InnerException is { } inner && Taken(inner));
+
+    [LibraryImport("libc", EntryPoint = "mallopt")]
+    private static partial int Mallopt(int what, int value);
 
     [LibraryImport("libc", EntryPoint = "umask")]
     private static partial uint Umask(uint mask);

@@ -1,5 +1,4 @@
 using System.Net;
-using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Microsoft.Extensions.DependencyInjection;
 using Ystrata.Core;

@@ -13,8 +13,9 @@ public static class PhotoFile
     private const int LongestSide = 1600, SmallSide = 160;
     private const long MostDots = 60_000_000;
 
-    // What cannot be decoded smaller than it is has to fit in memory whole: 20 million dots are 80 MB.
-    private const long MostWhole = 20_000_000;
+    // No photo may take more than 100 MB. What cannot be decoded smaller than it is lies there whole, with a third again to draw it smaller: 14 million
+    // dots are 75 MB. A JPEG that comes in layers is held in whole numbers of two bytes a dot and colour: 12.6 million dots are 76 MB.
+    private const long MostWhole = 14_000_000, MostLayered = 12_600_000;
 
     // JPEG is decoded in eighths of its size.
     private const int Eighths = 8;
@@ -33,7 +34,7 @@ public static class PhotoFile
 
         using var codec = SKCodec.Create(new SKMemoryStream(bytes));
         if (codec is null || codec.EncodedFormat is not (SKEncodedImageFormat.Png or SKEncodedImageFormat.Jpeg or SKEncodedImageFormat.Webp)
-            || codec.Info is not { Width: > 0, Height: > 0 } info || (long)info.Width * info.Height > MostDots)
+            || codec.Info is not { Width: > 0, Height: > 0 } info || (long)info.Width * info.Height > (IsLayered(bytes) ? MostLayered : MostDots))
         {
             return null;
         }
@@ -48,8 +49,7 @@ public static class PhotoFile
 
         lock (Decoding)
         {
-            // On a thread of its own: what a thread of many has freed stays its own, and each would keep as much.
-            return Task.Factory.StartNew(Decoded, CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default).GetAwaiter().GetResult();
+            return Decoded();
         }
 
         (byte[], byte[])? Decoded()
@@ -77,6 +77,29 @@ public static class PhotoFile
         }
 
         return Anew(ours)?.Small;
+    }
+
+    // Whether a JPEG's frame is a progressive one (ITU T.81, B.1.1.3): it says so before its first scan.
+    private static bool IsLayered(ReadOnlySpan<byte> bytes)
+    {
+        if (!bytes.StartsWith((ReadOnlySpan<byte>)[0xFF, 0xD8]))
+        {
+            return false;
+        }
+
+        for (var at = 2; at + 4 <= bytes.Length && bytes[at] == 0xFF; at += 2 + BinaryPrimitives.ReadUInt16BigEndian(bytes[(at + 2)..]))
+        {
+            switch (bytes[at + 1])
+            {
+                case 0xC2 or 0xC6 or 0xCA or 0xCE:
+                    return true;
+                case 0xC0 or 0xC1 or 0xDA:
+                    return false;
+            }
+        }
+
+        // What cannot be followed is taken for the worse.
+        return true;
     }
 
     // What stands at the beginning has to say the same as what decodes it: a file that is two things at once is neither.
