@@ -1,4 +1,5 @@
 using Microsoft.Data.Sqlite;
+using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
@@ -64,5 +65,47 @@ public sealed class KitchenTests : IDisposable
         Parallel.For(0, 40, i => new Breads(kitchen).Add(TempKitchen.SomeBread($"bread {i:00}")));
 
         Assert.Equal(40, breads.All().Count);
+    }
+
+    [Fact]
+    public async Task Every_way_to_write_waits_for_whoever_holds_the_file()
+    {
+        var kitchen = temp.Open();
+        var (breads, batches, log, pantry, record, services, scores, glances) =
+            (new Breads(kitchen), new Batches(kitchen), new Logbook(kitchen), new Pantry(kitchen), new Record(kitchen), new Services(kitchen), new PracticeScores(kitchen), new Glances(kitchen));
+        var (bread, batch) = (TempKitchen.SomeBread(), TempKitchen.SomeBatch());
+        breads.Add(bread);
+        batches.Add(batch);
+        var entry = TempKitchen.SomeEntry(batch.Id);
+        var service = new KeptService(Guid.CreateVersion7(), batch.Id, batch.Name, new([new(batch.Name, batch.Spec)], ClockSpec.Usual, new(3600)), TempKitchen.Noon, null);
+        services.Add(service);
+        Action[] writes =
+        [
+            () => breads.Add(TempKitchen.SomeBread("another")),
+            () => breads.Change(bread with { Name = "changed" }, Meant.Whatever),
+            () => batches.Change(batch with { Name = "changed" }, Meant.Whatever),
+            () => log.Add(entry, []),
+            () => pantry.Keep([Larder.Shipped["ghee"]], TempKitchen.Noon),
+            () => pantry.Keep(Units.Usual),
+            () => pantry.Keep(new Vessel("glass", "Glass", new(200)), TempKitchen.Noon),
+            () => record.Use(LessonKind.PanTime, "", true),
+            () => services.Append(service.Id, new(Guid.NewGuid(), new(1), StoveAct.Laid, 0, 0, 0, 1), TempKitchen.Noon),
+            () => scores.Add(new(Guid.NewGuid(), 1, TempKitchen.Noon, 50, [10], 20)),
+            () => glances.Keep("x", [("v", "{}")]),
+            () => new Trash(kitchen).Empty(TempKitchen.Noon),
+        ];
+        List<Task> waiting;
+        using (var db = kitchen.Connect())
+        using (db.BeginTransaction())
+        {
+            waiting = [.. writes.Select(w => Task.Factory.StartNew(w, CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default))];
+            await Task.Delay(500);
+            Assert.All(waiting, w => Assert.False(w.IsCompleted));
+        }
+
+        await Task.WhenAll(waiting);
+        Assert.Equal("changed", breads.Find(bread.Id)!.Name);
+        Assert.Single(services.Events(service.Id));
+        Assert.NotNull(log.Find(entry.Id));
     }
 }
