@@ -165,7 +165,7 @@ public sealed class FormatTests : IDisposable
     }
 
     [Fact]
-    public async Task Four_thousand_spoilt_tables_and_recipes_crash_nothing()
+    public async Task A_thousand_spoilt_tables_and_recipes_crash_nothing()
     {
         var (log, batches, larder) = (kitchen.Services.GetRequiredService<Logbook>(), kitchen.Services.GetRequiredService<Batches>(), kitchen.Services.GetRequiredService<KitchenLarder>().Now);
         var entries = log.All().ToDictionary(e => e.Id);
@@ -175,7 +175,7 @@ public sealed class FormatTests : IDisposable
         var recipeFile = Encoding.UTF8.GetBytes(Foreign());
         var random = new Random(20261127);
         var read = new int[4];
-        for (var i = 0; i < 1000; i++)
+        for (var i = 0; i < 250; i++)
         {
             read[0] += LogCsv.Read(Spoilt.Of(logFile, random), entries.GetValueOrDefault, _ => null, _ => false) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
             read[1] += LarderCsv.Read(Spoilt.Of(larderFile, random), larder) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
@@ -192,6 +192,6 @@ public sealed class FormatTests : IDisposable
         }
 
         // Some are still sound, most are not: the check sees both.
-        Assert.All(read, r => Assert.InRange(r, 1, 999));
+        Assert.All(read, r => Assert.InRange(r, 1, 249));
     }
 }

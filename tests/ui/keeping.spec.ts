@@ -58,7 +58,7 @@ test("a backup made by hand is deleted once it was asked twice, by the keyboard 
 });
 
 test.describe("a server of its own", () => {
-  test.use({ ownServer: true, expectErrors: /ERR_|status of/ });
+  test.use({ ownServer: true, expectErrors: /net::ERR_/ });
 
   test("a folder elsewhere that is not there is said, and what lies there once it is", async ({ page, kitchen, request }) => {
     await kitchen.stop();

@@ -164,7 +164,7 @@ test("presses wait when the stove is left, go by themselves, and a newer screen 
 });
 
 test.describe("a stove that is left while the kitchen is away", () => {
-  test.use({ ownServer: true, expectErrors: /ERR_/ });
+  test.use({ ownServer: true, expectErrors: /net::ERR_/ });
 
   test("is listened to no more when the kitchen is back", async ({ page, kitchen, request }) => {
     await ownLine(page);
