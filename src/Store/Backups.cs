@@ -276,20 +276,28 @@ public sealed partial class Backups(Kitchen kitchen)
         var path = PathOf(name) ?? throw new BackupException(BackupFault.NotThere);
         BackupCheck.All(path);
         var copy = Path.Combine(kitchen.Workshop.Place(), "whole.db");
-        File.Copy(path, copy);
-        Kitchen.Open(copy);
-        // With the last connection goes the log beside it: all of it lies in one file then.
-        SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(copy)));
-        SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(kitchen.File)));
-        Directory.CreateDirectory(folder);
         var aside = Path.Combine(folder, NameAt(at, "").Replace("ystrata-", "damaged-", StringComparison.Ordinal));
-        foreach (var part in FileParts.Where(p => File.Exists(kitchen.File + p)))
+        try
         {
-            File.Move(kitchen.File + part, aside + part);
+            File.Copy(path, copy);
+            Kitchen.Open(copy);
+            // With the last connection goes the log beside it: all of it lies in one file then.
+            SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(copy)));
+            SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(kitchen.File)));
+            // There is a kitchen's file at every moment, whenever this is cut off.
+            File.Copy(kitchen.File, aside);
+            foreach (var part in FileParts.Where(p => p.Length > 0 && File.Exists(kitchen.File + p)))
+            {
+                File.Move(kitchen.File + part, aside + part);
+            }
+
+            File.Move(copy, kitchen.File, overwrite: true);
+        }
+        finally
+        {
+            Directory.Delete(Path.GetDirectoryName(copy)!, recursive: true);
         }
 
-        File.Move(copy, kitchen.File);
-        Directory.Delete(Path.GetDirectoryName(copy)!, recursive: true);
         Kitchen.Open(kitchen.File);
         Damaged = null;
         return new(Path.GetFileName(aside), at, new FileInfo(aside).Length, false);

@@ -69,13 +69,23 @@ public sealed class Staging : IDisposable
     {
         this.kitchen = kitchen;
         path = Path.Combine(kitchen.Workshop.Place(), "file.db");
-        File.WriteAllBytes(path, Empty.Value);
         // What hangs on something may hang on something of the kitchen.
         db = new(new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = false, Pooling = false }.ToString());
-        db.Open();
-        // Should it break, the file is read again: nothing of it has to outlive that.
-        db.Execute("pragma synchronous = off; pragma journal_mode = off");
-        work = db.BeginTransaction();
+        try
+        {
+            File.WriteAllBytes(path, Empty.Value);
+            db.Open();
+            // Should it break, the file is read again: nothing of it has to outlive that.
+            db.Execute("pragma synchronous = off; pragma journal_mode = off");
+            work = db.BeginTransaction();
+        }
+        catch (Exception)
+        {
+            // On a full disk, say: nothing of it stays.
+            db.Dispose();
+            Directory.Delete(Folder, recursive: true);
+            throw;
+        }
     }
 
     /// <summary>Where it lies meanwhile.</summary>
