@@ -145,7 +145,7 @@
       <ul data-testid="backups">
         {#each keeping.backups as file (file.name)}
           <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
-            <span class="min-w-0 flex-1 font-head font-semibold">{day(file.madeAt)} {clock(file.madeAt)}</span>
+            <span class="min-w-0 flex-1 font-head font-semibold max-sm:basis-full">{day(file.madeAt)} {clock(file.madeAt)}</span>
             <span class="text-[14px] text-mute"
               >{file.daily ? m.backup_daily() : ""} {m.backup_size({ size: number(file.bytes / 1e6, 1) })}</span
             >
