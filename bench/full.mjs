@@ -1,4 +1,4 @@
-// A real disk that is full, in every way there is to write: node bench/full.mjs (as root, which alone may mount a small disk in memory)
+// A real disk that is full, in every way there is to write: ./ystrata bench full (as root, which alone may mount a small disk in memory)
 import { execFileSync } from "node:child_process";
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -35,8 +35,7 @@ const send = ([method, path, body]) => fetch(server.address + path, { method, he
 try {
   check("health with room", (await health()).startsWith("200"), await health());
   try {
-    for (const part of [1e6, 1e5, 1e4, 1e3, 1])
-      for (let i = 0; i < 200; i++) writeFileSync(ballast, Buffer.alloc(part), { flag: "a" });
+    for (const part of [1e6, 1e5, 1e4, 1e3, 1]) for (let i = 0; i < 200; i++) writeFileSync(ballast, Buffer.alloc(part), { flag: "a" });
   } catch {
     // Full to the last byte.
   }
@@ -48,7 +47,11 @@ try {
   for (const [what, write] of Object.entries(writes)) {
     const answer = await send(write);
     const text = await answer.text();
-    check(`${what} on a full disk`, answer.status === 507 && text.includes("urn:ystrata:problem:no-room"), `${answer.status} ${text.slice(0, 90)}`);
+    check(
+      `${what} on a full disk`,
+      answer.status === 507 && text.includes("urn:ystrata:problem:no-room"),
+      `${answer.status} ${text.slice(0, 90)}`,
+    );
   }
   check("health on a full disk", (await health()).startsWith("503"), await health());
   const left = readdirSync(join(data, "ystrata-work"));

@@ -1,4 +1,4 @@
-// Asks every endpoint of the program's own description for what nobody means: node bench/fuzz.mjs [requests] [seed]
+// Asks every endpoint of the program's own description for what nobody means: ./ystrata bench fuzz [requests] [seed]
 // Bounded, seeded, on a kitchen and a port of its own. Fails on any answer of 500 or of more than two seconds, and on a server that is gone.
 import { startServer } from "../tests/ui/server.mjs";
 

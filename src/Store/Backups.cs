@@ -337,6 +337,7 @@ public sealed partial class Backups(Kitchen kitchen)
     [GeneratedRegex(@"^ystrata-\d{4}-\d\d-\d\d(-\d{9}(-brought)?)?\.db$")]
     private static partial Regex Named();
 
+    /// <summary>What a daily copy is called, here and elsewhere.</summary>
     [GeneratedRegex(@"^ystrata-\d{4}-\d\d-\d\d\.db$")]
-    private static partial Regex Daily();
+    internal static partial Regex Daily();
 }

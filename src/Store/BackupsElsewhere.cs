@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using Microsoft.Data.Sqlite;
 
 namespace Ystrata.Store;
@@ -24,7 +23,7 @@ public enum ElsewhereTrouble
 
 /// <summary>The newest daily copies once more in a folder of another disk, for the day this one breaks.</summary>
 /// <param name="folder">Has to be there already: where a mount is missing, nothing is written in its place. Nothing where none is wanted.</param>
-public sealed partial class BackupsElsewhere(Backups backups, string? folder)
+public sealed class BackupsElsewhere(Backups backups, string? folder)
 {
     /// <summary>A newest copy of more days is old.</summary>
     public const int OldDays = 2;
@@ -113,8 +112,5 @@ public sealed partial class BackupsElsewhere(Backups backups, string? folder)
         }
     }
 
-    private IEnumerable<FileInfo> Copies() => folder is null ? [] : new DirectoryInfo(folder).EnumerateFiles("ystrata-*.db").Where(f => Daily().IsMatch(f.Name));
-
-    [GeneratedRegex(@"^ystrata-\d{4}-\d\d-\d\d\.db$")]
-    private static partial Regex Daily();
+    private IEnumerable<FileInfo> Copies() => folder is null ? [] : new DirectoryInfo(folder).EnumerateFiles("ystrata-*.db").Where(f => Backups.Daily().IsMatch(f.Name));
 }

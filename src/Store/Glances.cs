@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Dapper;
 
 namespace Ystrata.Store;
@@ -13,21 +14,16 @@ public sealed class Glances(Kitchen kitchen)
         return db.Query<(string Bread, string Body)>("select bread, body from glance where worked_with = @workedWith", new { workedWith }).ToDictionary(g => g.Bread, g => g.Body, StringComparer.Ordinal);
     }
 
-    /// <summary>Keeps some more; those worked out with anything else go.</summary>
-    public void Keep(string workedWith, IEnumerable<(string Bread, string Body)> glances)
+    /// <summary>Keeps some more. Those worked out with anything else go, and those of breads that are no longer as they were.</summary>
+    /// <param name="shelf">The versions of all breads there are.</param>
+    public void Keep(string workedWith, IEnumerable<(string Bread, string Body)> glances, IReadOnlyCollection<string> shelf)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
-        db.Execute("delete from glance where worked_with <> @workedWith", new { workedWith });
+        db.Execute(
+            "delete from glance where worked_with <> @workedWith or bread not in (select value from json_each(@shelf))",
+            new { workedWith, shelf = JsonSerializer.Serialize(shelf) });
         db.Execute("insert or replace into glance (bread, worked_with, body) values (@Bread, @workedWith, @Body)", glances.Select(g => new { g.Bread, workedWith, g.Body }));
         work.Commit();
-    }
-
-    /// <summary>Forgets those of breads that are no longer as they were.</summary>
-    /// <param name="versions">Of the breads there are.</param>
-    public void Only(IReadOnlyCollection<string> versions)
-    {
-        using var db = kitchen.Connect();
-        db.Execute("delete from glance where bread not in (select value from json_each(@versions))", new { versions = System.Text.Json.JsonSerializer.Serialize(versions) });
     }
 }

@@ -48,8 +48,8 @@ public sealed partial class Problems : IExceptionHandler
             BadHttpRequestException { StatusCode: StatusCodes.Status400BadRequest } => Describe([new("", RefusalCode.Unreadable)]),
             // What else the platform refuses, it refuses by its status: the words follow from that.
             BadHttpRequestException bad => new KitchenProblem { Status = bad.StatusCode, Title = "Not taken" },
-            // How the reader says that a fold step does not tell its kind.
             SqliteException { SqliteErrorCode: 13 } or IOException { HResult: Kitchen.NoSpace } => Full,
+            // How the reader says that a fold step does not tell its kind.
             NotSupportedException { Source: "System.Text.Json" } kindless => Describe([new(PathIn().Match(kindless.Message).Groups[1].Value + ".kind", RefusalCode.Missing)]),
             // How the reader says that it knows no such charset.
             InvalidOperationException { Source: "Microsoft.AspNetCore.Http.Extensions" } or ArgumentException { ParamName: "name" } when httpContext.Request.ContentType?.Contains("charset", StringComparison.OrdinalIgnoreCase) == true =>

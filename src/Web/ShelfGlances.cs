@@ -47,8 +47,7 @@ public sealed partial class ShelfGlances(Glances kept, ILogger<ShelfGlances> log
     {
         try
         {
-            kept.Keep(here.WorkedWith, wanting.Select(s => (s.Version, JsonSerializer.Serialize(s.Glance, SpecJson.Options))));
-            kept.Only(shelf);
+            kept.Keep(here.WorkedWith, wanting.Select(s => (s.Version, JsonSerializer.Serialize(s.Glance, SpecJson.Options))), shelf);
             wanting.ForEach(s => here.Kept[s.Version] = true);
         }
         catch (Exception e) when (e is SqliteException or IOException)

@@ -91,7 +91,7 @@ public sealed class KitchenTests : IDisposable
             () => record.Use(LessonKind.PanTime, "", true),
             () => services.Append(service.Id, new(Guid.NewGuid(), new(1), StoveAct.Laid, 0, 0, 0, 1), TempKitchen.Noon),
             () => scores.Add(new(Guid.NewGuid(), 1, TempKitchen.Noon, 50, [10], 20)),
-            () => glances.Keep("x", [("v", "{}")]),
+            () => glances.Keep("x", [("v", "{}")], ["v"]),
             () => new Trash(kitchen).Empty(TempKitchen.Noon),
         ];
         List<Task> waiting;

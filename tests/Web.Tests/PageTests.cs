@@ -32,6 +32,9 @@ public sealed partial class PageTests : IDisposable
             var gone = new Bread(Guid.NewGuid(), "Gone", "", [], WebKitchen.Squares(), at);
             Of<Breads>().Add(gone);
             Of<Breads>().Delete(gone.Id, at, Meant.Whatever);
+            Of<Logbook>().Add(
+                new(Guid.NewGuid(), batch.Id, batch.Spec, at, Outcome.Nothing, at),
+                [new(LessonKind.Thirst, Of<KitchenLarder>().Now.All.Where(f => f.Kind == IngredientKind.Flour).ElementAt(i).Id, 1)]);
         }
     }
 
@@ -46,7 +49,7 @@ public sealed partial class PageTests : IDisposable
         using var answer = await client.GetAsync(path);
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
         var next = answer.Headers.TryGetValues("Link", out var links) ? Next().Match(Assert.Single(links)).Groups[1].Value : null;
-        return ([.. (await WebKitchen.Json(answer)).AsArray().Select(t => (string)t!["id"]!)], next);
+        return ([.. (await WebKitchen.Json(answer)).AsArray().Select(t => (string?)t!["id"] ?? $"{t["figure"]!["kind"]}:{t["figure"]!["of"]}")], next);
     }
 
     [Theory]
@@ -55,6 +58,7 @@ public sealed partial class PageTests : IDisposable
     [InlineData("/api/services")]
     [InlineData("/api/practice/scores")]
     [InlineData("/api/keeping/trash")]
+    [InlineData("/api/learned")]
     public async Task Page_after_page_a_list_gives_each_thing_once_in_its_order(string path)
     {
         var (all, none) = await Page(path);

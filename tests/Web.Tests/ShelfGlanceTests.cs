@@ -49,7 +49,7 @@ public sealed class ShelfGlanceTests : IDisposable
         var workedWith = WorkedWith();
         Assert.Equal(shelf.Count, kept.Of(workedWith).Count);
         // Told apart from what would be planned.
-        kept.Keep(workedWith, shelf.Select(b => (b.Version, "null")));
+        kept.Keep(workedWith, shelf.Select(b => (b.Version, "null")), [.. shelf.Select(b => b.Version)]);
         Assert.All(Anew().Of(shelf, Now), s => Assert.Null(s.Glance));
 
         var changed = shelf[0] with { Spec = WebKitchen.Squares() };

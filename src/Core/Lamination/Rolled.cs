@@ -26,7 +26,7 @@ public sealed record Rolled(Piece Piece, IReadOnlyList<(Pile Pile, SquareCentime
             flat,
             // The fullest place goes first, so that it is known again.
             [
-                .. flat.Piles.Where(p => ReferenceEquals(p.Pile, fullest)).Concat(flat.Piles.Where(p => !ReferenceEquals(p.Pile, fullest))).Select(p =>
+                .. flat.Piles.OrderByDescending(p => ReferenceEquals(p.Pile, fullest)).Select(p =>
                 {
                     var k = Math.Max(p.Pile.Thickness.Value / pin, 1);
                     return (p.Pile.Spread(k), new SquareCentimetres(p.Area.Value * k));

@@ -21,7 +21,7 @@ public static class BatchEndpoints
     }
 
     private static IResult Latest(HttpContext http, Batches batches, Guid? after = null, int most = Pages.Usual) =>
-        Pages.Of(http, after, most, (from, count) => batches.Latest(count, from), b => b.Id, BatchView.Of);
+        Pages.Of(http, after?.ToString(), most, count => batches.Latest(count, after), b => b.Id.ToString(), BatchView.Of);
 
     private static IResult Find(Guid id, Batches batches) => batches.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BatchView.Of(b)), b.Version) : Results.NotFound();
 

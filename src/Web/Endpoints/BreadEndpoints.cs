@@ -19,7 +19,7 @@ public static class BreadEndpoints
     private static IResult All(HttpContext http, Breads breads, ShelfGlances glances, Larder larder, Guid? after = null, int most = Pages.Most)
     {
         var shelf = breads.All();
-        return Pages.OfAll(http, after, most, [.. shelf.Zip(glances.Of(shelf, larder))], b => b.First.Id, b => BreadView.Of(b.First, b.Second));
+        return Pages.OfAll(http, after?.ToString(), most, [.. shelf.Zip(glances.Of(shelf, larder))], b => b.First.Id.ToString(), b => BreadView.Of(b.First, b.Second));
     }
 
     private static IResult Find(Guid id, Breads breads, ShelfGlances glances, Larder larder) =>

@@ -54,7 +54,7 @@ public static class KeepingEndpoints
         elsewhere.Folder is { } there ? new(there, elsewhere.Newest, elsewhere.IsOld(time.GetUtcNow()), elsewhere.Trouble) : null);
 
     private static IResult Deleted(HttpContext http, Trash trash, Guid? after = null, int most = Pages.Usual) =>
-        Pages.Of(http, after, most, (from, count) => trash.Latest(count, from), t => t.Id, t => t);
+        Pages.Of(http, after?.ToString(), most, count => trash.Latest(count, after), t => t.Id.ToString(), t => t);
 
     private static IResult Make(Backups backups, TimeProvider time)
     {

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Core;
 using Ystrata.Store;
@@ -16,12 +17,16 @@ public static class LearnedEndpoints
 {
     public static void MapLearned(this RouteGroupBuilder learned)
     {
-        learned.MapGet("", All).WithName("learned").WithSummary("Every figure the record says something of: from how many cookings, how spread, before and after.");
+        learned.MapGet("", Figures).WithName("learned").Produces<IReadOnlyList<LearnedView>>().WithSummary("Every figure the record says something of, in pages: from how many cookings, how spread, before and after.");
         learned.MapPut("", Say).WithName("useLearned").Produces<IReadOnlyList<LearnedView>>().WantsVersion<IReadOnlyList<LearnedView>>().WithSummary("Says whether plans use a figure, or begins it anew.");
     }
 
     private static IReadOnlyList<LearnedView> All(Record record, KitchenLarder kitchen) =>
         [.. record.Figures(kitchen.Now).Select(f => new LearnedView(f, record.Said(f.Kind, f.Of).Version))];
+
+    /// <param name="after">Kind and what it is of, of the last figure of the page before: thirst:flour-white.</param>
+    private static IResult Figures(HttpContext http, Record record, KitchenLarder kitchen, string? after = null, int most = Pages.Usual) =>
+        Pages.OfAll(http, after, most, All(record, kitchen), v => $"{JsonNamingPolicy.CamelCase.ConvertName(v.Figure.Kind.ToString())}:{v.Figure.Of}", v => v);
 
     private static IResult Say(LearnedBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Record record, KitchenLarder kitchen, TimeProvider clock)
     {

@@ -11,7 +11,8 @@ internal static class Pages
     /// <param name="after">The last thing of the page before.</param>
     /// <param name="most">As it was asked for.</param>
     /// <param name="from">So many things after that one; nothing when there is no such thing.</param>
-    public static IResult Of<T, TView>(HttpContext http, Guid? after, int most, Func<Guid?, int, IReadOnlyList<T>?> from, Func<T, Guid> id, Func<T, TView> view)
+    /// <param name="key">What a thing is named by in <paramref name="after"/>.</param>
+    public static IResult Of<T, TView>(HttpContext http, string? after, int most, Func<int, IReadOnlyList<T>?> from, Func<T, string> key, Func<T, TView> view)
     {
         if (most is < 1 or > Most)
         {
@@ -19,25 +20,25 @@ internal static class Pages
         }
 
         // One more than is shown says whether there is a next page.
-        if (from(after, most + 1) is not { } found)
+        if (from(most + 1) is not { } found)
         {
-            return Problems.From([new("after", RefusalCode.NotInList, Item: after.ToString())])!;
+            return Problems.From([new("after", RefusalCode.NotInList, Item: after)])!;
         }
 
         if (found.Count > most)
         {
-            http.Response.Headers.Link = $"<{http.Request.Path}?after={id(found[most - 1])}&most={most}>; rel=\"next\"";
+            http.Response.Headers.Link = $"<{http.Request.Path}?after={Uri.EscapeDataString(key(found[most - 1]))}&most={most}>; rel=\"next\"";
         }
 
         return Results.Ok<IReadOnlyList<TView>>([.. found.Take(most).Select(view)]);
     }
 
     /// <summary>The same of a list that is short enough to be all there.</summary>
-    public static IResult OfAll<T, TView>(HttpContext http, Guid? after, int most, IReadOnlyList<T> all, Func<T, Guid> id, Func<T, TView> view) => Of(
+    public static IResult OfAll<T, TView>(HttpContext http, string? after, int most, IReadOnlyList<T> all, Func<T, string> key, Func<T, TView> view) => Of(
         http,
         after,
         most,
-        (from, count) => from is null ? all : all.Any(t => id(t) == from) ? [.. all.SkipWhile(t => id(t) != from).Skip(1).Take(count)] : null,
-        id,
+        count => after is null ? all : all.Any(t => key(t) == after) ? [.. all.SkipWhile(t => key(t) != after).Skip(1).Take(count)] : null,
+        key,
         view);
 }

@@ -44,7 +44,7 @@ public static class PanEndpoints
     }
 
     private static IResult Newest(HttpContext http, PracticeScores scores, Guid? after = null, int most = Pages.Usual) =>
-        Pages.Of(http, after, most, (from, count) => scores.Newest(count, from), s => s.Id, s => s);
+        Pages.Of(http, after?.ToString(), most, count => scores.Newest(count, after), s => s.Id.ToString(), s => s);
 
     private static IResult Play(PracticeBody body) => Problems.From([.. Refused(body)]) ?? Results.Ok(Practice.Play(body.Seed, body.Turns, body.Lift));
 

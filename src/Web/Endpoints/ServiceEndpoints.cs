@@ -43,7 +43,7 @@ public static class ServiceEndpoints
     }
 
     private static IResult Open(HttpContext http, RunningServices services, Guid? after = null, int most = Pages.Usual) =>
-        Pages.OfAll(http, after, most, [.. services.Open()], k => k.Id, k => new OpenService(k.Id, k.BatchId, k.Name, k.OpenedAt, services.Find(k.Id)!.View().Sheet.Open));
+        Pages.OfAll(http, after?.ToString(), most, [.. services.Open()], k => k.Id.ToString(), k => new OpenService(k.Id, k.BatchId, k.Name, k.OpenedAt, services.Find(k.Id)!.View().Sheet.Open));
 
     private static IResult Begin(BeginBody body, Batches batches, Clocks clocks, RunningServices services, TimeProvider time)
     {

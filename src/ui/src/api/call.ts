@@ -75,7 +75,10 @@ function troubleOf(status: number, error: unknown, version: string): Trouble {
   return { kind: "refused", refusals: refusalsOf(error), ...(told.code && { code: told.code }) };
 }
 
-const nextOf = (response: Response) => /[?&]after=([^&>]+).*rel="next"/.exec(response.headers.get("link") ?? "")?.[1];
+function nextOf(response: Response): string | undefined {
+  const after = /[?&]after=([^&>]+).*rel="next"/.exec(response.headers.get("link") ?? "")?.[1];
+  return after && decodeURIComponent(after);
+}
 
 /**
  * A list from its pages, one after the other: all of them, or as many as are wanted.

@@ -1105,7 +1105,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every figure the record says something of: from how many cookings, how spread, before and after. */
+        /** Every figure the record says something of, in pages: from how many cookings, how spread, before and after. */
         get: operations["learned"];
         /** Says whether plans use a figure, or begins it anew. */
         put: operations["useLearned"];
@@ -9904,7 +9904,10 @@ export interface operations {
     };
     learned: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: string;
+                most?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
   import { Switch } from "bits-ui";
-  import { call } from "../../api/call";
+  import { call, callPages } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api, meant } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
@@ -13,7 +13,7 @@
   import { learnedAmount, learnedName } from "../../words/record";
 
   /** What the record says of flours, vegetables, hands and pan, and whether plans use it. */
-  const learned = new Fetched(() => call(() => api.GET("/api/learned")));
+  const learned = new Fetched(() => callPages((after) => call(() => api.GET("/api/learned", { params: { query: { after } } }))));
   $effect(() => {
     void changes.of("learned");
     void changes.of("log");
