@@ -1,6 +1,5 @@
 using System.Globalization;
 using Google.OrTools.Sat;
-using Ystrata.Core;
 
 namespace Ystrata.Bench;
 
@@ -14,20 +13,19 @@ internal static class ClockBench
 
     public static void Speed(Func<Func<object>, int, double[]> measure, Action<string, double[], double> say)
     {
-        var sheet = Planner.Plan(Squares, Larder.Shipped, Learned.Nothing);
-        List<ClockBread> breads = [new(Squares, sheet)];
+        List<CheckedBatch> breads = [Planner.Check(Squares, Kitchen.Shipped).Value!];
         var clock = new ClockSpec(3, 4, RollAhead: 8);
-        var jobs = ClockStage.Jobs(breads, clock, Larder.Shipped);
+        var jobs = ClockStage.Jobs([ClockBread.Of(breads[0])], clock);
         say("clock: 120 pieces, 3 people, 4 pans", measure(() => ClockStage.Best(jobs, clock), 100), 100);
-        say("clock: its seven what-ifs", measure(() => ClockStage.WhatIfs(breads, clock, Larder.Shipped), 20), 700);
+        say("clock: its seven what-ifs", measure(() => ClockStage.WhatIfs(breads, clock), 20), 700);
         var most = Squares with { Start = StartSpec.Of(DoughSolver.MostPieces) };
-        List<ClockBread> many = [new(most, Planner.Plan(most, Larder.Shipped, Learned.Nothing))];
-        say("clock: what-ifs of the most pieces there can be", measure(() => ClockStage.WhatIfs(many, clock, Larder.Shipped), 20), 700);
+        List<CheckedBatch> many = [Planner.Check(most, Kitchen.Shipped).Value!];
+        say("clock: what-ifs of the most pieces there can be", measure(() => ClockStage.WhatIfs(many, clock), 20), 700);
 
         // In the middle of the service, one press after the other: the plan in force, and every way of working anew where the table would be missed.
         foreach (var (name, table) in new[] { ("in time", 50_000.0), ("late", 100) })
         {
-            var stove = Half(new(new([new("Squares", Squares)], clock, new(table)), Larder.Shipped, []));
+            var stove = Half(RunningStove.Of(new([new("Squares", Squares)], clock, new(table)), Kitchen.Shipped, [])!);
             var at = stove.LastAt.Value;
             say($"stove: a press and its new plan, {name}", measure(() =>
             {
@@ -38,7 +36,7 @@ internal static class ClockBench
     }
 
     // Played by its own plan until half of it is done.
-    private static Stove Half(Stove stove)
+    private static RunningStove Half(RunningStove stove)
     {
         for (var sheet = stove.Now(default); sheet.Breads[0].Done < sheet.Breads[0].Pieces / 2; sheet = stove.Now(stove.LastAt))
         {
@@ -70,7 +68,7 @@ internal static class ClockBench
         {
             tried++;
             var (job, clock) = Case(random);
-            var ours = ClockStage.Best([job], clock).Worth.Ends;
+            var ours = ClockStage.Best([job], clock).Objectives.Ends;
             if (Optimum(job, clock, ours) is not { } optimum)
             {
                 continue;

@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web;
 using Ystrata.Web.Files;
@@ -34,7 +33,7 @@ internal static class FilesBench
             clock.Restart();
             before = Resident();
             most = Watch(out stop);
-            var other = Kitchen.Open(Path.Combine(folder, "other", "ystrata.db"));
+            var other = KitchenDb.Open(Path.Combine(folder, "other", "ystrata.db"));
             await using var from = File.OpenRead(file);
             using var staging = new Staging(other);
             var intake = Intake(from, staging, other);
@@ -87,17 +86,17 @@ internal static class FilesBench
         return Task.CompletedTask;
     }).Wait();
 
-    private static int Count(Kitchen kitchen) => new WholeKitchen(kitchen).All().Count();
+    private static int Count(KitchenDb kitchen) => new WholeKitchen(kitchen).All().Count();
 
-    private static KitchenIntake Intake(Stream file, Staging staging, Kitchen kitchen) => new(
-        file, staging, new KitchenLarder(new Pantry(kitchen), new Record(kitchen), TimeProvider.System), new Breads(kitchen), new Batches(kitchen), new Photos(kitchen));
+    private static KitchenIntake Intake(Stream file, Staging staging, KitchenDb kitchen) => new(
+        file, staging, new CurrentKitchen(new Pantry(kitchen), new Record(kitchen), TimeProvider.System), new Breads(kitchen), new Batches(kitchen), new Photos(kitchen));
 
-    private static async Task WithKitchen(Func<Kitchen, string, Task> work)
+    private static async Task WithKitchen(Func<KitchenDb, string, Task> work)
     {
         var folder = Directory.CreateTempSubdirectory("ystrata-bench-").FullName;
         try
         {
-            await work(Kitchen.Open(Path.Combine(folder, "ystrata.db")), folder);
+            await work(KitchenDb.Open(Path.Combine(folder, "ystrata.db")), folder);
         }
         finally
         {

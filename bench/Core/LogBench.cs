@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 
@@ -18,10 +17,10 @@ internal static class LogBench
         try
         {
             var clock = Stopwatch.StartNew();
-            var kitchen = Kitchen.Open(Path.Combine(folder, "ystrata.db"));
+            var db = KitchenDb.Open(Path.Combine(folder, "ystrata.db"));
             Fill(folder);
             Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"log filled in {clock.Elapsed.TotalSeconds:0.0} s, {new FileInfo(Path.Combine(folder, "ystrata.db")).Length / 1e6:0} MB"));
-            var (log, record, larder) = (new Logbook(kitchen), new Record(kitchen), new Pantry(kitchen).Larder());
+            var (log, record, kitchen) = (new Logbook(db), new Record(db), new Pantry(db).Kitchen());
             var random = new Random(7);
             string[] words = ["first-ferry", "nigella", "short rests", "no such word", "quay", "landing 12", "drinks more"];
             say("log: first page of 20 000", measure(() => log.Find(new LogQuery()), 200), 50);
@@ -29,10 +28,10 @@ internal static class LogBench
             say("log: search by words", measure(() => log.Find(new LogQuery(words[random.Next(words.Length)])), 200), 100);
             say("log: fault, flour and words", measure(() => log.Find(new LogQuery("ferry", Flour: "flour-white", Fault: Symptom.Stiff)), 200), 100);
             say("log: four trends", measure(() => (record.Trend(LessonKind.Thirst), record.Trend(LessonKind.Squeeze), record.Leaves(), record.PanSeconds()), 100), 150);
-            say("log: everything learned", measure(() => record.Figures(larder), 100), 150);
+            say("log: everything learned", measure(() => record.Figures(kitchen), 100), 150);
             var entry = log.Find(log.Find(new LogQuery()).Lines[0].Id)!;
             var outcome = entry.Outcome with { Used = entry.Outcome.Used with { Liquid = entry.Planned!.Liquid * 0.85 } };
-            say("faults: three symptoms explained", measure(() => FaultStage.Explain(entry.Spec, outcome, [Symptom.Stiff, Symptom.NoLayers, Symptom.Pale], larder, Learned.Nothing), 200), 5);
+            say("faults: three symptoms explained", measure(() => FaultStage.Explain(entry.Spec, outcome, [Symptom.Stiff, Symptom.NoLayers, Symptom.Pale], kitchen), 200), 5);
         }
         finally
         {
@@ -47,10 +46,10 @@ internal static class LogBench
     internal static void Fill(string folder)
     {
         var random = new Random(20261126);
-        var pantry = new Pantry(Kitchen.Open(Path.Combine(folder, "ystrata.db")));
+        var pantry = new Pantry(KitchenDb.Open(Path.Combine(folder, "ystrata.db")));
         MarrowQuayLarder.Fill(pantry, Start);
-        var larder = pantry.Larder();
-        (Bread Bread, Planned Planned)[] breads = [.. MarrowQuayBreads.All(Start).Values.OrderBy(b => b.Name, StringComparer.Ordinal).Select(b => (b, Planned.Of(b.Spec, Planner.Plan(b.Spec, larder, Learned.Nothing))))];
+        var kitchen = pantry.Kitchen();
+        (Bread Bread, Planned Planned)[] breads = [.. MarrowQuayBreads.All(Start).Values.OrderBy(b => b.Name, StringComparer.Ordinal).Select(b => (b, Planned.Of(b.Spec, Planner.Plan(b.Spec, kitchen).Value!)))];
         string[] notes = ["short rests, two went out early", "new bag of flour, drinks more", "", "best so far", "pan ran hot after the sixth"];
         using var db = new SqliteConnection($"Data Source={Path.Combine(folder, "ystrata.db")}");
         db.Open();

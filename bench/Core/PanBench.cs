@@ -1,5 +1,4 @@
 using System.Globalization;
-using Ystrata.Core;
 
 namespace Ystrata.Bench;
 
@@ -52,16 +51,16 @@ internal static class PanBench
         foreach (var (mm, pan) in new[] { (1.5, 230.0), (2.4, 230), (3, 215), (4, 200), (6, 190) })
         {
             var (usual, cells, steps) = (Cue(Round(mm), pan, 2), Cue(Round(mm, 0.125), pan, 2), Cue(Round(mm), pan, 4));
-            Line($"{mm} mm at {pan} °C", usual, cells, steps, Cooked(Round(mm), pan));
+            Line($"{mm} mm at {pan} °C", usual, cells, steps, Through(Round(mm), pan));
         }
 
-        Line("3 mm frozen at 215 °C", Cue(Round(3, frozen: true), 215, 2), Cue(Round(3, 0.125, true), 215, 2), Cue(Round(3, frozen: true), 215, 4), Cooked(Round(3, frozen: true), 215));
-        Line("8 mm stuffed at 200 °C", Cue(Parcel(), 200, 2), Cue(Parcel(0.125), 200, 2), Cue(Parcel(), 200, 4), Cooked(Parcel(), 200));
+        Line("3 mm frozen at 215 °C", Cue(Round(3, frozen: true), 215, 2), Cue(Round(3, 0.125, true), 215, 2), Cue(Round(3, frozen: true), 215, 4), Through(Round(3, frozen: true), 215));
+        Line("8 mm stuffed at 200 °C", Cue(Parcel(), 200, 2), Cue(Parcel(0.125), 200, 2), Cue(Parcel(), 200, 4), Through(Parcel(), 200));
         Console.WriteLine();
         Console.WriteLine($"{"advice: 80 g round of 18 cm, gold",-34}{"stays",24}{"in all",9}{"pan",12}{"gone",8}");
         foreach (var kind in Enum.GetValues<PanKind>())
         {
-            var pan = Planner.Plan(BatchSpec.Plain with { Pan = BatchSpec.Plain.Pan with { On = Cookware.Of(kind) } }, Larder.Shipped, Learned.Nothing).Pan;
+            var pan = Planner.Plan(BatchSpec.Plain with { Pan = BatchSpec.Plain.Pan with { On = Cookware.Of(kind) } }, Kitchen.Shipped).Value!.Pan;
             Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
                 $"{kind + ", medium flame, 210 °C",-34}{string.Join(" + ", pan.Turns.Select(t => t.Time.Value)),22} s{pan.Total.Value,7:0} s{pan.PanLow.Value,5:0} to {pan.PanHigh.Value,3:0}{pan.Lost.Value,6:0.0} %"));
         }
@@ -72,10 +71,10 @@ internal static class PanBench
 
     private static PanPiece Piece(BatchSpec spec)
     {
-        var sheet = Planner.Plan(spec, Larder.Shipped, Learned.Nothing);
+        var sheet = Planner.Plan(spec, Kitchen.Shipped).Value!;
         return sheet.Filling is { } f
-            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.WaterShare, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.WaterShare, [])], PanPiece.SafeCore, false)
-            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.WaterShare, [])], PanPiece.SafeCore, false);
+            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.WaterShare, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.WaterShare, [])], Cooked.SafeCore, false)
+            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.WaterShare, [])], Cooked.SafeCore, false);
     }
 
     // To a tenth of a second: between the last whole second before the cue and the first after.
@@ -93,10 +92,10 @@ internal static class PanBench
     }
 
     // Turned every 40 s.
-    private static double Cooked(Slab slab, double pan)
+    private static double Through(Slab slab, double pan)
     {
         var run = new PanRun(slab, new(pan), Cookware.Usual);
-        while (run.DoughPassed.Value < 92 || run.FillingPassed.Value < PanPiece.SafeCore.Value)
+        while (run.DoughPassed.Value < 92 || run.FillingPassed.Value < Cooked.SafeCore.Value)
         {
             run.Go(1);
             if (run.Time.Value % 40 == 0)

@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
 using Ystrata.Bench;
-using Ystrata.Core;
 
 // How long one plan takes in the core, and what a bigger program costs beside it.
 const int warmUp = 2000, runs = 3000;
@@ -48,8 +47,9 @@ var hard = plain with
         Additions = [new("sugar", Amount.OfFlour(2)), new("seed-nigella", Amount.OfFlour(1))],
     },
 };
-var mix = FlourMix.Of(hard.Dough.Flours, Larder.Shipped);
-var solver = Measure(() => DoughSolver.Solve(hard, mix, Larder.Shipped, Learned.Nothing));
+var mix = FlourMix.Of(hard.Dough.Flours, Kitchen.Shipped);
+var route = Route.Of(hard);
+var solver = Measure(() => DoughSolver.Solve(hard, route, mix, Kitchen.Shipped, null));
 Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
     $"{"dough solver, ten ingredients",-40}{solver[solver.Length / 2],7:0.0000} ms{solver[(int)(solver.Length * 0.95)],7:0.0000} ms   target 0.2 ms"));
 
@@ -64,11 +64,11 @@ FoldStep[] twenty =
 Fold("fold program, 20 steps from a round", twenty);
 Fold("letter, ghee, letter on a round", [new LetterStep(), new BrushStep("ghee", new(2)), new LetterStep()]);
 Fold("accordion of 12 and coil", [new AccordionStep(12), new CoilStep()]);
-var compare = new Compare(Folded(new LetterStep(), new LetterStep()), Larder.Shipped, Learned.Nothing);
+var compare = new Compare(Planner.Check(Folded(new LetterStep(), new LetterStep()), Kitchen.Shipped).Value!);
 string[] six = [.. FoldPrograms.Ids.Take(Compare.Most)];
 Say("compare of six programs", Measure(() => compare.OfSchools(six)), 1);
 var wanted = new WantedLeaves(24, new(0.12), new(180));
-Say("find: about 24 leaves of 0.12 mm", Measure(() => Reverse.Find(wanted, plain, compare), count: 100), 150);
+Say("find: about 24 leaves of 0.12 mm", Measure(() => Reverse.Find(wanted, compare), count: 100), 150);
 
 // A filling of twelve parts, each through as many steps as it may have, and joined through as many again; and bought backwards.
 string[] stuff = ["radish", "cabbage", "carrot", "leek", "mushroom", "beetroot", "cauliflower", "pea-mash", "paneer", "lamb-mince-cooked", "date-paste", "walnut"];
@@ -79,10 +79,10 @@ FillingStep[] ten =
     new MoistenStep("yogurt", new(5)),
 ];
 var filling = new FillingSpec([.. stuff.Select(id => new FillingPart(id, new(400), new(10), ten))], ten, new(1.2), LiquorToDough: true, new(ParcelShape.Gathered, new(80)));
-Say("filling, twelve parts of ten steps", Measure(() => FillingStage.Make(filling, Larder.Shipped)), 0.2);
+Say("filling, twelve parts of ten steps", Measure(() => FillingStage.Make(filling, Kitchen.Shipped)), 0.2);
 var one = filling with { Parts = [.. filling.Parts.Take(1)] };
-Say("filling bought backwards, one part", Measure(() => Balance.TimesFor(one, new(900), Larder.Shipped)), 1);
-Say("filling bought backwards, twelve parts", Measure(() => Balance.TimesFor(filling, new(2500), Larder.Shipped)), 1);
+Say("filling bought backwards, one part", Measure(() => Balance.TimesFor(one, new(900), Kitchen.Shipped)), 1);
+Say("filling bought backwards, twelve parts", Measure(() => Balance.TimesFor(filling, new(2500), Kitchen.Shipped)), 1);
 
 PanBench.Speed(Measure, Say);
 LogBench.Speed(Measure, Say);
@@ -96,8 +96,9 @@ void Say(string name, double[] times, double target) => Console.WriteLine(string
 void Fold(string name, FoldStep[] steps)
 {
     var spec = Folded(steps);
-    var sheet = SheetStage.Lay(spec.Sheet, new(80), Round.DoughDensity, Larder.Shipped);
-    var work = Measure(() => Rolled.To(FoldStage.Work(spec.Fold, sheet, Larder.Shipped)[^1], spec.Roll.Diameter));
+    var shape = Shaping.Of(spec.Sheet, spec.Fold, spec.Roll, spec.Roll.Diameter);
+    var sheet = SheetStage.Lay(shape, new(80), Round.DoughDensity, Kitchen.Shipped);
+    var work = Measure(() => Rolled.To(FoldStage.Work(shape.Steps, sheet, Kitchen.Shipped).Folded[^1], shape.RolledTo));
     Say(name, work, 0.1);
 }
 
@@ -106,7 +107,7 @@ Console.WriteLine($"{"plan in Core",-40}{"median",10}{"p95",10}{"ratio",8}");
 foreach (var (name, spec) in cases)
 {
     // A program past all use is slow enough to be known by a few.
-    var times = Measure(() => Planner.Plan(spec, Larder.Shipped, Learned.Nothing), spec.Fold.Steps.Count < 6 ? runs : 50);
+    var times = Measure(() => Planner.Plan(spec, Kitchen.Shipped), spec.Fold.Steps.Count < 6 ? runs : 50);
     var median = times[times.Length / 2];
     first ??= median;
     Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{name,-40}{median,7:0.0000} ms{times[(int)(times.Length * 0.95)],7:0.0000} ms{median / first,7:0.0}"));

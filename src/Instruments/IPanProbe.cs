@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Instruments;
 

@@ -1,5 +1,4 @@
 using System.Globalization;
-using Ystrata.Core;
 
 namespace Ystrata.Instruments;
 

@@ -1,5 +1,4 @@
 using System.Runtime.CompilerServices;
-using Ystrata.Core;
 
 namespace Ystrata.Instruments;
 
@@ -159,7 +158,7 @@ public sealed class SimulatedProbe(TimeProvider clock, int seed = 1) : IPanProbe
         }
         else
         {
-            pan = Empty.After(on, new(pan), new(seconds)).Value;
+            pan = EmptyPan.After(on, new(pan), new(seconds)).Value;
         }
 
         var seen = Seen(new(pan)).Value;

@@ -1,5 +1,4 @@
 using System.Runtime.CompilerServices;
-using Ystrata.Core;
 
 namespace Ystrata.Instruments;
 

@@ -23,7 +23,7 @@ internal static class BackupCheck
     {
         var tables = db.Query<string>("select name from sqlite_master where type = 'table'").ToHashSet();
         return !tables.Contains("bread") || !tables.Contains("SchemaVersions") ? BackupFault.Foreign
-            : db.Query<string>("select ScriptName from SchemaVersions").Except(Kitchen.Scripts).Any() ? BackupFault.Newer
+            : db.Query<string>("select ScriptName from SchemaVersions").Except(KitchenDb.Scripts).Any() ? BackupFault.Newer
             : null;
     });
 

@@ -43,7 +43,7 @@ public sealed class BackupException(BackupFault fault) : Exception(fault.ToStrin
 }
 
 /// <summary>Backups of the kitchen, in a folder beside its file.</summary>
-public sealed partial class Backups(Kitchen kitchen)
+public sealed partial class Backups(KitchenDb kitchen)
 {
     /// <summary>Daily backups that stay.</summary>
     public const int Kept = 14;
@@ -210,7 +210,7 @@ public sealed partial class Backups(Kitchen kitchen)
         var parts = Parts.Select(p =>
         {
             // Beside the time of a change, what was put in the trash counts as gone.
-            var columns = Kitchen.Columns(db, p.Table);
+            var columns = KitchenDb.Columns(db, p.Table);
             var alive = columns.Contains("deleted_at") ? "deleted_at is null" : "true";
             var changed = columns.Contains("changed_at") ? "h.changed_at is not t.changed_at" : "false";
             int Count(string sql) => db.ExecuteScalar<int>(sql);
@@ -261,7 +261,7 @@ public sealed partial class Backups(Kitchen kitchen)
             var tables = db.Query<string>("select name from pragma_table_list where schema = 'main' and type = 'table' and name not like 'sqlite%' and name <> 'SchemaVersions'", transaction: work).ToList();
             foreach (var table in tables)
             {
-                var columns = string.Join(", ", Kitchen.Columns(db, table));
+                var columns = string.Join(", ", KitchenDb.Columns(db, table));
                 db.Execute($"delete from main.{table}; insert into main.{table} ({columns}) select {columns} from other.{table}", transaction: work);
             }
 
@@ -280,10 +280,10 @@ public sealed partial class Backups(Kitchen kitchen)
         try
         {
             File.Copy(path, copy);
-            Kitchen.Open(copy);
+            KitchenDb.Open(copy);
             // With the last connection goes the log beside it: all of it lies in one file then.
-            SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(copy)));
-            SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(kitchen.File)));
+            SqliteConnection.ClearPool(new SqliteConnection(KitchenDb.ConnectionTo(copy)));
+            SqliteConnection.ClearPool(new SqliteConnection(KitchenDb.ConnectionTo(kitchen.File)));
             // There is a kitchen's file at every moment, whenever this is cut off.
             File.Copy(kitchen.File, aside);
             foreach (var part in FileParts.Where(p => p.Length > 0 && File.Exists(kitchen.File + p)))
@@ -298,7 +298,7 @@ public sealed partial class Backups(Kitchen kitchen)
             Directory.Delete(Path.GetDirectoryName(copy)!, recursive: true);
         }
 
-        Kitchen.Open(kitchen.File);
+        KitchenDb.Open(kitchen.File);
         Damaged = null;
         return new(Path.GetFileName(aside), at, new FileInfo(aside).Length, false);
     }
@@ -316,12 +316,12 @@ public sealed partial class Backups(Kitchen kitchen)
         try
         {
             File.Copy(path, copy);
-            Kitchen.Open(copy);
+            KitchenDb.Open(copy);
             return kitchen.With(copy, work);
         }
         finally
         {
-            SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(copy)));
+            SqliteConnection.ClearPool(new SqliteConnection(KitchenDb.ConnectionTo(copy)));
             Directory.Delete(Path.GetDirectoryName(copy)!, recursive: true);
         }
     }

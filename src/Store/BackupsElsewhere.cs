@@ -86,7 +86,7 @@ public sealed class BackupsElsewhere(Backups backups, string? folder)
         }
         catch (Exception e) when (e is UnauthorizedAccessException or SqliteException or IOException)
         {
-            Trouble = e is UnauthorizedAccessException ? ElsewhereTrouble.NoRight : e.HResult == Kitchen.NoSpace ? ElsewhereTrouble.NoRoom : ElsewhereTrouble.Other;
+            Trouble = e is UnauthorizedAccessException ? ElsewhereTrouble.NoRight : e.HResult == KitchenDb.NoSpace ? ElsewhereTrouble.NoRoom : ElsewhereTrouble.Other;
         }
     }
 

@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store;
 
@@ -10,10 +9,10 @@ namespace Ystrata.Store;
 public sealed record Batch(Guid Id, Guid? BreadId, string Name, BatchSpec Spec, DateTimeOffset MadeFor, DateTimeOffset ChangedAt)
 {
     [JsonIgnore]
-    public string Version => Versions.Of(new { Id, BreadId, Name, Spec, MadeFor = Kitchen.Stamp(MadeFor) });
+    public string Version => Versions.Of(new { Id, BreadId, Name, Spec, MadeFor = KitchenDb.Stamp(MadeFor) });
 }
 
-public sealed class Batches(Kitchen kitchen)
+public sealed class Batches(KitchenDb kitchen)
 {
     private const string Columns = "id Id, bread_id BreadId, name Name, spec Spec, made_for MadeFor, changed_at ChangedAt, deleted_at DeletedAt";
 
@@ -79,9 +78,9 @@ public sealed class Batches(Kitchen kitchen)
     private sealed record Row(string Id, string? BreadId, string Name, string Spec, string MadeFor, string ChangedAt, string? DeletedAt)
     {
         public static Row Of(Batch b, DateTimeOffset? deletedAt = null) => new(
-            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), Kitchen.Stamp(b.MadeFor), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(deletedAt));
+            b.Id.ToString(), b.BreadId?.ToString(), b.Name, SpecJson.Write(b.Spec), KitchenDb.Stamp(b.MadeFor), KitchenDb.Stamp(b.ChangedAt), KitchenDb.StampIf(deletedAt));
 
         public Batch ToBatch() => new(
-            Guid.Parse(Id), BreadId is null ? null : Guid.Parse(BreadId), Name, SpecJson.Read(Spec), Kitchen.Unstamp(MadeFor), Kitchen.Unstamp(ChangedAt));
+            Guid.Parse(Id), BreadId is null ? null : Guid.Parse(BreadId), Name, SpecJson.Read(Spec), KitchenDb.Unstamp(MadeFor), KitchenDb.Unstamp(ChangedAt));
     }
 }

@@ -2,7 +2,6 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store;
 
@@ -13,7 +12,7 @@ public sealed record Bread(Guid Id, string Name, string About, IReadOnlyList<str
     public string Version => Versions.Of(new { Id, Name, About, Tags, Spec });
 }
 
-public sealed class Breads(Kitchen kitchen)
+public sealed class Breads(KitchenDb kitchen)
 {
     private const string Columns = "id Id, name Name, about About, tags Tags, spec Spec, changed_at ChangedAt, deleted_at DeletedAt";
 
@@ -64,14 +63,14 @@ public sealed class Breads(Kitchen kitchen)
 
     /// <summary>All of them, in the trash or not, one by one.</summary>
     internal static IEnumerable<BreadRecord> Each(SqliteConnection db) =>
-        db.Query<Row>($"select {Columns} from bread order by id", buffered: false).Select(r => new BreadRecord(r.ToBread(), Kitchen.UnstampIf(r.DeletedAt)));
+        db.Query<Row>($"select {Columns} from bread order by id", buffered: false).Select(r => new BreadRecord(r.ToBread(), KitchenDb.UnstampIf(r.DeletedAt)));
 
     private sealed record Row(string Id, string Name, string About, string Tags, string Spec, string ChangedAt, string? DeletedAt)
     {
         public static Row Of(Bread b, DateTimeOffset? deletedAt = null) => new(
-            b.Id.ToString(), b.Name, b.About, JsonSerializer.Serialize(b.Tags), SpecJson.Write(b.Spec), Kitchen.Stamp(b.ChangedAt), Kitchen.StampIf(deletedAt));
+            b.Id.ToString(), b.Name, b.About, JsonSerializer.Serialize(b.Tags), SpecJson.Write(b.Spec), KitchenDb.Stamp(b.ChangedAt), KitchenDb.StampIf(deletedAt));
 
         public Bread ToBread() =>
-            new(Guid.Parse(Id), Name, About, JsonSerializer.Deserialize<string[]>(Tags) ?? [], SpecJson.Read(Spec), Kitchen.Unstamp(ChangedAt));
+            new(Guid.Parse(Id), Name, About, JsonSerializer.Deserialize<string[]>(Tags) ?? [], SpecJson.Read(Spec), KitchenDb.Unstamp(ChangedAt));
     }
 }

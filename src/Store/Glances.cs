@@ -4,7 +4,7 @@ using Dapper;
 namespace Ystrata.Store;
 
 /// <summary>What was worked out of breads to be shown, kept beside them so that it is worked out once.</summary>
-public sealed class Glances(Kitchen kitchen)
+public sealed class Glances(KitchenDb kitchen)
 {
     /// <summary>All that are kept, by the version of the bread.</summary>
     /// <param name="workedWith">What they were worked out with.</param>

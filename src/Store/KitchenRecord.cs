@@ -1,5 +1,4 @@
 using System.Text.Json.Serialization;
-using Ystrata.Core;
 
 namespace Ystrata.Store;
 

@@ -4,7 +4,6 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store;
 
@@ -26,7 +25,7 @@ public sealed record LogEntry(
 {
     /// <summary>Of what can be changed in it; spec and plan stay as they were on the day.</summary>
     [JsonIgnore]
-    public string Version => Versions.Of(new { Id, CookedAt = Kitchen.Stamp(CookedAt), Outcome, PhotoId });
+    public string Version => Versions.Of(new { Id, CookedAt = KitchenDb.Stamp(CookedAt), Outcome, PhotoId });
 }
 
 /// <summary>A cooking at a glance.</summary>
@@ -49,7 +48,7 @@ public sealed record LogMark(DateTimeOffset CookedAt, Guid Id);
 /// <param name="Count">Of all that was found, on this page or not.</param>
 public sealed record LogPage(IReadOnlyList<LogLine> Lines, int Count);
 
-public sealed class Logbook(Kitchen kitchen)
+public sealed class Logbook(KitchenDb kitchen)
 {
     // Letters in a row that words are sought by.
     private const int SoughtBy = 3;
@@ -114,7 +113,7 @@ public sealed class Logbook(Kitchen kitchen)
             bread = query.Bread?.ToString(),
             flour = query.Flour,
             fault = query.Fault?.ToString(),
-            at = query.After is { } mark ? Kitchen.Stamp(mark.CookedAt) : null,
+            at = query.After is { } mark ? KitchenDb.Stamp(mark.CookedAt) : null,
             after = query.After?.Id.ToString(),
             most = query.Most,
         };
@@ -196,12 +195,12 @@ public sealed class Logbook(Kitchen kitchen)
         $"""
         select batch_id Batch, json_object('kind', 'log', 'entry', json_object(
           'id', id, 'batchId', batch_id, 'spec', json(spec), 'cookedAt', cooked_at, 'outcome', json_object(
-            'used', json_object('pieces', pieces, 'flour', {Kitchen.Exact("flour_g")}, 'liquid', {Kitchen.Exact("liquid_g")}, 'doughFat', {Kitchen.Exact("dough_fat_g")}, 'salt', {Kitchen.Exact("salt_g")}, 'ballMass', {Kitchen.Exact("ball_g")}, 'lost', more -> '$.lost', 'dough', more -> '$.dough'),
-            'timed', json_object('pan', {Kitchen.Exact("pan_c")}, 'firstSide', {Kitchen.Exact("first_side_s")}, 'secondSide', {Kitchen.Exact("second_side_s")}, 'lastSide', {Kitchen.Exact("last_side_s")}),
+            'used', json_object('pieces', pieces, 'flour', {KitchenDb.Exact("flour_g")}, 'liquid', {KitchenDb.Exact("liquid_g")}, 'doughFat', {KitchenDb.Exact("dough_fat_g")}, 'salt', {KitchenDb.Exact("salt_g")}, 'ballMass', {KitchenDb.Exact("ball_g")}, 'lost', more -> '$.lost', 'dough', more -> '$.dough'),
+            'timed', json_object('pan', {KitchenDb.Exact("pan_c")}, 'firstSide', {KitchenDb.Exact("first_side_s")}, 'secondSide', {KitchenDb.Exact("second_side_s")}, 'lastSide', {KitchenDb.Exact("last_side_s")}),
             'judged', json_object('soft', soft, 'leaves', leaves, 'colour', colour, 'taste', taste, 'filling', filling, 'wall', wall),
             'note', note, 'yields', more -> '$.yields', 'hands', more -> '$.hands', 'faults', more -> '$.faults', 'counts', json(iif(counts, 'true', 'false'))),
           'changedAt', changed_at, 'name', name, 'breadId', bread_id, 'planned', json(planned), 'photoId', photo_id), 'lessons', (
-            select json_group_array(json_object('kind', lower(substr(kind, 1, 1)) || substr(kind, 2), 'of', of, 'value', {Kitchen.Exact("value")})) from lesson where entry_id = e.id),
+            select json_group_array(json_object('kind', lower(substr(kind, 1, 1)) || substr(kind, 2), 'of', of, 'value', {KitchenDb.Exact("value")})) from lesson where entry_id = e.id),
           'deletedAt', deleted_at) Json
         from log_entry e order by batch_id, id
         """,
@@ -229,7 +228,7 @@ public sealed class Logbook(Kitchen kitchen)
             "insert into lesson (entry_id, kind, of, value, cooked_at) values (@id, @kind, @Of, @Value, @at)",
             records.SelectMany(
                 r => r.Lessons.Reverse().DistinctBy(l => (l.Kind, l.Of)),
-                (r, l) => new { id = r.Entry.Id.ToString(), kind = l.Kind.ToString(), l.Of, l.Value, at = Kitchen.Stamp(r.Entry.CookedAt) }));
+                (r, l) => new { id = r.Entry.Id.ToString(), kind = l.Kind.ToString(), l.Of, l.Value, at = KitchenDb.Stamp(r.Entry.CookedAt) }));
     }
 
     // Marks that stand on a letter are none themselves.
@@ -273,7 +272,7 @@ public sealed class Logbook(Kitchen kitchen)
                 Guid.Parse(BatchId),
                 BreadId is null ? null : Guid.Parse(BreadId),
                 Name,
-                Kitchen.Unstamp(CookedAt),
+                KitchenDb.Unstamp(CookedAt),
                 new(Soft, Leaves, Colour, Taste, Filling, Wall),
                 more.Faults,
                 Note,
@@ -314,7 +313,7 @@ public sealed class Logbook(Kitchen kitchen)
                 BatchId = e.BatchId.ToString(),
                 BreadId = e.BreadId?.ToString(),
                 Name = e.Name,
-                CookedAt = Kitchen.Stamp(e.CookedAt),
+                CookedAt = KitchenDb.Stamp(e.CookedAt),
                 Spec = SpecJson.Write(e.Spec),
                 Planned = e.Planned is null ? null : JsonSerializer.Serialize(e.Planned, SpecJson.Options),
                 Pieces = used.Pieces,
@@ -338,8 +337,8 @@ public sealed class Logbook(Kitchen kitchen)
                 More = JsonSerializer.Serialize(new More(used.Lost, used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
                 Words = Folding.Of($"{e.Name} {e.Outcome.Note}"),
                 PhotoId = e.PhotoId?.ToString(),
-                ChangedAt = Kitchen.Stamp(e.ChangedAt),
-                DeletedAt = Kitchen.StampIf(record.DeletedAt),
+                ChangedAt = KitchenDb.Stamp(e.ChangedAt),
+                DeletedAt = KitchenDb.StampIf(record.DeletedAt),
             };
         }
 
@@ -350,7 +349,7 @@ public sealed class Logbook(Kitchen kitchen)
                 Guid.Parse(Id),
                 Guid.Parse(BatchId),
                 SpecJson.Read(Spec),
-                Kitchen.Unstamp(CookedAt),
+                KitchenDb.Unstamp(CookedAt),
                 new(
                     new(Pieces, Of<Grams>(Flour), Of<Grams>(Liquid), Of<Grams>(DoughFat), Of<Grams>(Salt), Of<Grams>(Ball), more.Lost, more.Dough),
                     new(Of<Celsius>(Pan), Of<Seconds>(FirstSide), Of<Seconds>(SecondSide), Of<Seconds>(LastSide)),
@@ -360,7 +359,7 @@ public sealed class Logbook(Kitchen kitchen)
                     more.Hands,
                     more.Faults,
                     Counts),
-                Kitchen.Unstamp(ChangedAt),
+                KitchenDb.Unstamp(ChangedAt),
                 Name,
                 BreadId is null ? null : Guid.Parse(BreadId),
                 Planned is null ? null : SpecJson.Read<Planned>(Planned),

@@ -1,46 +1,52 @@
 using System.Text.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store;
 
 /// <summary>What this kitchen has put right or added to the shipped larder, its own vessels, how long its hands take, and the units it works in.</summary>
-public sealed class Pantry(Kitchen kitchen)
+public sealed class Pantry(KitchenDb kitchen)
 {
-    /// <summary>The larder as it stands now: shipped values, the cook's over them, the cook's own beside them.</summary>
-    public Larder Larder()
+    /// <summary>The kitchen as it stands now, without anything learned: shipped values, the cook's over them, the cook's own beside them.</summary>
+    public Kitchen Kitchen()
     {
         var units = Units();
-        var all = Core.Larder.Shipped.All.ToDictionary(i => i.Id, StringComparer.Ordinal);
+        var all = Larder.Shipped.All.ToDictionary(i => i.Id, StringComparer.Ordinal);
         using var db = kitchen.Connect();
         foreach (var item in Items(db))
         {
             Lay(item, all);
         }
 
-        return new(all.Values, new(units.Cup, units.Fill, Vessels()), Hands());
+        return new(new(all.Values), new(units.Cup, units.Fill, Vessels()), Hands(), Learned.Nothing);
     }
 
-    /// <summary>A larder with other lines laid over it, as one that was put right or added here is.</summary>
-    public static Larder Over(Larder larder, IEnumerable<IngredientRecord> items)
+    /// <summary>A kitchen with other lines laid over its larder, as one that was put right or added here is.</summary>
+    public static Kitchen Over(Kitchen under, IEnumerable<IngredientRecord> items)
     {
-        var all = larder.All.ToDictionary(i => i.Id, StringComparer.Ordinal);
+        var all = under.Larder.All.ToDictionary(i => i.Id, StringComparer.Ordinal);
         foreach (var item in items)
         {
             Lay(item, all);
         }
 
-        return new(all.Values, larder.Measuring, larder.Hands, larder.Learned);
+        return under with { Larder = new(all.Values) };
     }
 
     private static void Lay(IngredientRecord item, Dictionary<string, Ingredient> all)
     {
-        var id = item.Ingredient.Id;
-        var shipped = Core.Larder.Shipped.TryGet(id, out _);
+        var (id, line) = (item.Ingredient.Id, item.Ingredient);
+        var shipped = Larder.Shipped.TryGet(id, out var was);
         if (!shipped || item.DeletedAt is null)
         {
-            all[id] = item.Ingredient with { Origin = shipped ? Origin.Changed : item.DeletedAt is null ? Origin.Own : Origin.Gone };
+            // What nobody has said of a shipped line stays as it ships.
+            all[id] = line with
+            {
+                Marks = line.Marks ?? was?.Marks,
+                Hue = line.Hue ?? was?.Hue,
+                Each = line.Each ?? was?.Each,
+                Origin = shipped ? Origin.Changed : item.DeletedAt is null ? Origin.Own : Origin.Gone,
+            };
         }
     }
 
@@ -54,7 +60,7 @@ public sealed class Pantry(Kitchen kitchen)
             insert into larder_item (id, body, changed_at) values (@Id, @Body, @At)
             on conflict (id) do update set body = excluded.body, changed_at = excluded.changed_at, deleted_at = null
             """,
-            items.Select(i => new { i.Id, Body = JsonSerializer.Serialize(i, SpecJson.Options), At = Kitchen.Stamp(at) }),
+            items.Select(i => new { i.Id, Body = JsonSerializer.Serialize(i, SpecJson.Options), At = KitchenDb.Stamp(at) }),
             work);
         work.Commit();
     }
@@ -64,7 +70,7 @@ public sealed class Pantry(Kitchen kitchen)
     public bool Delete(string id, DateTimeOffset at)
     {
         using var db = kitchen.Connect();
-        return db.Execute("update larder_item set deleted_at = @at where id = @id and deleted_at is null", new { id, at = Kitchen.Stamp(at) }) == 1;
+        return db.Execute("update larder_item set deleted_at = @at where id = @id and deleted_at is null", new { id, at = KitchenDb.Stamp(at) }) == 1;
     }
 
     /// <returns>False when it was not deleted.</returns>
@@ -92,14 +98,14 @@ public sealed class Pantry(Kitchen kitchen)
             insert into vessel (id, name, volume_ml, changed_at) values (@Id, @Name, @Volume, @At)
             on conflict (id) do update set name = excluded.name, volume_ml = excluded.volume_ml, changed_at = excluded.changed_at, deleted_at = null
             """,
-            new { vessel.Id, vessel.Name, Volume = vessel.Volume.Value, At = Kitchen.Stamp(at) });
+            new { vessel.Id, vessel.Name, Volume = vessel.Volume.Value, At = KitchenDb.Stamp(at) });
     }
 
     /// <returns>False when there is no such vessel.</returns>
     public bool DeleteVessel(string id, DateTimeOffset at)
     {
         using var db = kitchen.Connect();
-        return db.Execute("update vessel set deleted_at = @at where id = @id and deleted_at is null", new { id, at = Kitchen.Stamp(at) }) == 1;
+        return db.Execute("update vessel set deleted_at = @at where id = @id and deleted_at is null", new { id, at = KitchenDb.Stamp(at) }) == 1;
     }
 
     /// <returns>False when no such vessel was deleted.</returns>
@@ -128,7 +134,7 @@ public sealed class Pantry(Kitchen kitchen)
                 insert into hand_time (work, seconds, changed_at) values (@work, @seconds, @at)
                 on conflict (work) do update set seconds = excluded.seconds, changed_at = excluded.changed_at
                 """,
-                new { work = work.ToString(), seconds = own.Value, at = Kitchen.Stamp(at) });
+                new { work = work.ToString(), seconds = own.Value, at = KitchenDb.Stamp(at) });
         }
         else
         {
@@ -141,7 +147,7 @@ public sealed class Pantry(Kitchen kitchen)
         using var db = kitchen.Connect();
         return db.QuerySingleOrDefault<string>("select body from units") is { } body
             ? JsonSerializer.Deserialize<Units>(body, SpecJson.Options)!
-            : Core.Units.Usual;
+            : Core.Measures.Units.Usual;
     }
 
     public void Keep(Units units)
@@ -158,28 +164,28 @@ public sealed class Pantry(Kitchen kitchen)
         .. db.Query<string>("select body from units").Select(body => new UnitsRecord(JsonSerializer.Deserialize<Units>(body, SpecJson.Options)!)),
         .. db.Query<(string Work, double Seconds, string At)>("select work, seconds, changed_at from hand_time order by work")
             .Where(r => Enum.TryParse<HandWork>(r.Work, out _))
-            .Select(r => new HandRecord(Enum.Parse<HandWork>(r.Work), new(r.Seconds), Kitchen.Unstamp(r.At))),
+            .Select(r => new HandRecord(Enum.Parse<HandWork>(r.Work), new(r.Seconds), KitchenDb.Unstamp(r.At))),
         .. db.Query<(string Id, string Name, double Volume, string At, string? Deleted)>("select id, name, volume_ml, changed_at, deleted_at from vessel order by id")
-            .Select(r => new VesselRecord(new(r.Id, r.Name, new(r.Volume)), Kitchen.Unstamp(r.At), Kitchen.UnstampIf(r.Deleted))),
+            .Select(r => new VesselRecord(new(r.Id, r.Name, new(r.Volume)), KitchenDb.Unstamp(r.At), KitchenDb.UnstampIf(r.Deleted))),
         .. Items(db),
     ];
 
     internal static IEnumerable<IngredientRecord> Items(SqliteConnection db) =>
         db.Query<(string Body, string At, string? Deleted)>("select body, changed_at, deleted_at from larder_item order by body ->> '$.lot' is not null, id")
-            .Select(r => new IngredientRecord(JsonSerializer.Deserialize<Ingredient>(r.Body, SpecJson.Options)!, Kitchen.Unstamp(r.At), Kitchen.UnstampIf(r.Deleted)));
+            .Select(r => new IngredientRecord(JsonSerializer.Deserialize<Ingredient>(r.Body, SpecJson.Options)!, KitchenDb.Unstamp(r.At), KitchenDb.UnstampIf(r.Deleted)));
 
     internal static void Put(SqliteConnection db, UnitsRecord record) =>
         db.Execute("insert into units (id, body) values (1, @Body)", new { Body = JsonSerializer.Serialize(record.Units, SpecJson.Options) });
 
     internal static void Put(SqliteConnection db, HandRecord record) => db.Execute(
         "insert into hand_time (work, seconds, changed_at) values (@Work, @Seconds, @At)",
-        new { Work = record.Work.ToString(), Seconds = record.Time.Value, At = Kitchen.Stamp(record.ChangedAt) });
+        new { Work = record.Work.ToString(), Seconds = record.Time.Value, At = KitchenDb.Stamp(record.ChangedAt) });
 
     internal static void Put(SqliteConnection db, IEnumerable<VesselRecord> records) => db.Execute(
         "insert into vessel (id, name, volume_ml, changed_at, deleted_at) values (@Id, @Name, @Volume, @At, @DeletedAt)",
-        records.Select(r => new { r.Vessel.Id, r.Vessel.Name, Volume = r.Vessel.Volume.Value, At = Kitchen.Stamp(r.ChangedAt), DeletedAt = Kitchen.StampIf(r.DeletedAt) }));
+        records.Select(r => new { r.Vessel.Id, r.Vessel.Name, Volume = r.Vessel.Volume.Value, At = KitchenDb.Stamp(r.ChangedAt), DeletedAt = KitchenDb.StampIf(r.DeletedAt) }));
 
     internal static void Put(SqliteConnection db, IEnumerable<IngredientRecord> records) => db.Execute(
         "insert into larder_item (id, body, changed_at, deleted_at) values (@Id, @Body, @At, @DeletedAt)",
-        records.Select(r => new { r.Ingredient.Id, Body = JsonSerializer.Serialize(r.Ingredient, SpecJson.Options), At = Kitchen.Stamp(r.ChangedAt), DeletedAt = Kitchen.StampIf(r.DeletedAt) }));
+        records.Select(r => new { r.Ingredient.Id, Body = JsonSerializer.Serialize(r.Ingredient, SpecJson.Options), At = KitchenDb.Stamp(r.ChangedAt), DeletedAt = KitchenDb.StampIf(r.DeletedAt) }));
 }

@@ -8,7 +8,7 @@ namespace Ystrata.Store;
 /// <param name="Turns">Seconds after laying.</param>
 public sealed record PracticeScore(Guid Id, int Seed, DateTimeOffset PlayedAt, int Score, IReadOnlyList<int> Turns, int Lift);
 
-public sealed class PracticeScores(Kitchen kitchen)
+public sealed class PracticeScores(KitchenDb kitchen)
 {
     private const string Columns = "id Id, seed Seed, played_at PlayedAt, score Score, turns Turns, lift Lift";
 
@@ -32,7 +32,7 @@ public sealed class PracticeScores(Kitchen kitchen)
 
     internal static void Put(SqliteConnection db, IEnumerable<PracticeScore> scores) => db.Execute(
         "insert into practice (id, seed, played_at, score, turns, lift) values (@Id, @Seed, @PlayedAt, @Score, @Turns, @Lift)",
-        scores.Select(s => new Row(s.Id.ToString(), s.Seed, Kitchen.Stamp(s.PlayedAt), s.Score, JsonSerializer.Serialize(s.Turns), s.Lift)));
+        scores.Select(s => new Row(s.Id.ToString(), s.Seed, KitchenDb.Stamp(s.PlayedAt), s.Score, JsonSerializer.Serialize(s.Turns), s.Lift)));
 
     /// <summary>All of them, one by one.</summary>
     internal static IEnumerable<PracticeRecord> Each(SqliteConnection db) =>
@@ -41,6 +41,6 @@ public sealed class PracticeScores(Kitchen kitchen)
     private sealed record Row(string Id, long Seed, string PlayedAt, long Score, string Turns, long Lift)
     {
         public PracticeScore ToScore() => new(
-            Guid.Parse(Id), (int)Seed, Kitchen.Unstamp(PlayedAt), (int)Score, JsonSerializer.Deserialize<IReadOnlyList<int>>(Turns) ?? [], (int)Lift);
+            Guid.Parse(Id), (int)Seed, KitchenDb.Unstamp(PlayedAt), (int)Score, JsonSerializer.Deserialize<IReadOnlyList<int>>(Turns) ?? [], (int)Lift);
     }
 }

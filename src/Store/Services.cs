@@ -1,7 +1,6 @@
 using System.Text.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store;
 
@@ -9,7 +8,7 @@ namespace Ystrata.Store;
 /// <param name="BatchId">The batch it was begun from.</param>
 public sealed record KeptService(Guid Id, Guid BatchId, string Name, Service Service, DateTimeOffset OpenedAt, DateTimeOffset? ClosedAt);
 
-public sealed class Services(Kitchen kitchen)
+public sealed class Services(KitchenDb kitchen)
 {
     private const string Columns = "id Id, name Name, body Body, opened_at OpenedAt, closed_at ClosedAt";
 
@@ -62,7 +61,7 @@ public sealed class Services(Kitchen kitchen)
         {
             db.Execute(
                 $"update service as s set closed_at = @at, events = {AllEvents("s")} where id = @id; delete from service_event where service_id = @id",
-                new { id = id.ToString(), at = Kitchen.Stamp(at) },
+                new { id = id.ToString(), at = KitchenDb.Stamp(at) },
                 work);
         }
 
@@ -77,8 +76,8 @@ public sealed class Services(Kitchen kitchen)
             BatchId = r.Service.BatchId.ToString(),
             r.Service.Name,
             Body = JsonSerializer.Serialize(new Body(r.Service.BatchId, r.Service.Service), SpecJson.Options),
-            OpenedAt = Kitchen.Stamp(r.Service.OpenedAt),
-            ClosedAt = Kitchen.StampIf(r.Service.ClosedAt),
+            OpenedAt = KitchenDb.Stamp(r.Service.OpenedAt),
+            ClosedAt = KitchenDb.StampIf(r.Service.ClosedAt),
             Events = JsonSerializer.Serialize(r.Events, SpecJson.Options),
         }));
 
@@ -109,7 +108,7 @@ public sealed class Services(Kitchen kitchen)
         public KeptService ToService()
         {
             var body = SpecJson.Read<Body>(Body);
-            return new(Guid.Parse(Id), body.BatchId, Name, body.Service, Kitchen.Unstamp(OpenedAt), ClosedAt is null ? null : Kitchen.Unstamp(ClosedAt));
+            return new(Guid.Parse(Id), body.BatchId, Name, body.Service, KitchenDb.Unstamp(OpenedAt), ClosedAt is null ? null : KitchenDb.Unstamp(ClosedAt));
         }
     }
 }

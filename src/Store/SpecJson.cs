@@ -2,7 +2,6 @@ using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
-using Ystrata.Core;
 
 namespace Ystrata.Store;
 

@@ -37,7 +37,7 @@ public sealed class Staging : IDisposable
     private static readonly (string Of, string Table, string Key)[] Beside =
         [("log_entry", "log_flour", "entry_id"), ("log_entry", "log_fault", "entry_id"), ("log_entry", "lesson", "entry_id")];
 
-    private readonly Kitchen kitchen;
+    private readonly KitchenDb kitchen;
     private readonly string path;
     private readonly SqliteConnection db;
     private readonly SqliteTransaction work;
@@ -47,8 +47,8 @@ public sealed class Staging : IDisposable
     {
         var folder = Directory.CreateTempSubdirectory("ystrata-empty-");
         var path = Path.Combine(folder.FullName, "empty.db");
-        Kitchen.Open(path);
-        using (var db = new SqliteConnection(Kitchen.ConnectionTo(path)))
+        KitchenDb.Open(path);
+        using (var db = new SqliteConnection(KitchenDb.ConnectionTo(path)))
         {
             db.Open();
             db.Execute("pragma journal_mode = delete");
@@ -59,13 +59,13 @@ public sealed class Staging : IDisposable
             }
         }
 
-        SqliteConnection.ClearPool(new SqliteConnection(Kitchen.ConnectionTo(path)));
+        SqliteConnection.ClearPool(new SqliteConnection(KitchenDb.ConnectionTo(path)));
         var bytes = File.ReadAllBytes(path);
         folder.Delete(recursive: true);
         return bytes;
     });
 
-    public Staging(Kitchen kitchen)
+    public Staging(KitchenDb kitchen)
     {
         this.kitchen = kitchen;
         path = Path.Combine(kitchen.Workshop.Place(), "file.db");
@@ -135,7 +135,7 @@ public sealed class Staging : IDisposable
             [.. both.Query<string>($"select h.name from {bread.Joined} where h.deleted_at is null and not ({bread.Same}) order by 1 limit {MostNames}")]);
     });
 
-    /// <summary>Takes it in, whole or not at all. A service that runs stays as it runs. <see cref="Kitchen.Settle"/> should follow, once nobody waits.</summary>
+    /// <summary>Takes it in, whole or not at all. A service that runs stays as it runs. <see cref="KitchenDb.Settle"/> should follow, once nobody waits.</summary>
     /// <param name="replace">What is here already and not the same becomes as in the file; else it stays.</param>
     /// <param name="before">Done once nobody else can write any more, and before anything is changed.</param>
     public void Take(bool replace, Action? before = null) => kitchen.With(path, both =>
@@ -160,7 +160,7 @@ public sealed class Staging : IDisposable
                 taking);
             foreach (var (_, beside, of) in Beside.Where(b => b.Of == table))
             {
-                var columns = string.Join(", ", Kitchen.Columns(both, beside));
+                var columns = string.Join(", ", KitchenDb.Columns(both, beside));
                 both.Execute(
                     $"""
                     delete from main.{beside} where {of} in (select key from coming);
@@ -185,7 +185,7 @@ public sealed class Staging : IDisposable
     /// <summary>The pieces of a comparison of one table: s is the file's row, h the kitchen's.</summary>
     private sealed class Sql(SqliteConnection both, string table, string[] key)
     {
-        private readonly List<string> columns = Kitchen.Columns(both, table);
+        private readonly List<string> columns = KitchenDb.Columns(both, table);
 
         public string Columns => string.Join(", ", columns);
 

@@ -8,7 +8,7 @@ namespace Ystrata.Store;
 public sealed record Trashed(string Kind, Guid Id, string Name, DateTimeOffset DeletedAt);
 
 /// <summary>Deleting marks a row; taking back clears the mark; after thirty days it is gone.</summary>
-public sealed class Trash(Kitchen kitchen)
+public sealed class Trash(KitchenDb kitchen)
 {
     public const int Days = 30;
 
@@ -32,7 +32,7 @@ public sealed class Trash(Kitchen kitchen)
                 select kind, id, name, deleted_at from {all}
                 {(after is null ? "" : "where deleted_at < @from or (deleted_at = @from and id > @after)")} order by 4 desc, 2 limit @most
                 """,
-                new { most, from, after = after?.ToString() }).Select(r => new Trashed(r.Kind, Guid.Parse(r.Id), r.Name, Kitchen.Unstamp(r.At))),
+                new { most, from, after = after?.ToString() }).Select(r => new Trashed(r.Kind, Guid.Parse(r.Id), r.Name, KitchenDb.Unstamp(r.At))),
         ];
     }
 
@@ -42,7 +42,7 @@ public sealed class Trash(Kitchen kitchen)
     {
         using var db = kitchen.Connect();
         using var work = db.BeginTransaction();
-        var old = new { until = Kitchen.Stamp(now.AddDays(-Days)) };
+        var old = new { until = KitchenDb.Stamp(now.AddDays(-Days)) };
         const string entries = "(select id from log_entry where deleted_at < @until)";
         db.Execute($"delete from log_flour where entry_id in {entries}; delete from log_fault where entry_id in {entries}; delete from lesson where entry_id in {entries}", old, work);
         var gone = db.Execute("delete from log_entry where deleted_at < @until", old, work);
@@ -55,9 +55,9 @@ public sealed class Trash(Kitchen kitchen)
     }
 
     internal static void Put(SqliteConnection db, string table, Guid id, DateTimeOffset at) =>
-        db.Execute($"update {table} set deleted_at = @at where id = @id and deleted_at is null", new { id = id.ToString(), at = Kitchen.Stamp(at) });
+        db.Execute($"update {table} set deleted_at = @at where id = @id and deleted_at is null", new { id = id.ToString(), at = KitchenDb.Stamp(at) });
 
-    internal static bool TakeBack(Kitchen kitchen, string table, Guid id)
+    internal static bool TakeBack(KitchenDb kitchen, string table, Guid id)
     {
         using var db = kitchen.Connect();
         return db.Execute(

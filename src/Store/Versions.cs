@@ -37,7 +37,7 @@ public sealed record Meant(IReadOnlyList<string> Versions)
 
     /// <summary>Looks what stands and changes it, with nothing in between.</summary>
     /// <param name="write">Made only when one of the versions stands.</param>
-    internal Kept<T> Change<T>(Kitchen kitchen, Func<SqliteConnection, T?> find, Func<T, string> version, Action<SqliteConnection> write)
+    internal Kept<T> Change<T>(KitchenDb kitchen, Func<SqliteConnection, T?> find, Func<T, string> version, Action<SqliteConnection> write)
         where T : class
     {
         using var db = kitchen.Connect();

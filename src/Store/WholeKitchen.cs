@@ -5,7 +5,7 @@ using Microsoft.Data.Sqlite;
 namespace Ystrata.Store;
 
 /// <summary>Everything a kitchen has, or what belongs to one bread: each record as one line of JSON, the way <see cref="KitchenRecord"/> reads it.</summary>
-public sealed class WholeKitchen(Kitchen kitchen)
+public sealed class WholeKitchen(KitchenDb kitchen)
 {
     // Words as people read them; nothing of it is ever laid into a page.
     private static readonly JsonSerializerOptions Readable = new(SpecJson.Options) { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };

@@ -1,4 +1,3 @@
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web;
@@ -13,21 +12,31 @@ public sealed record ClockBody(string Name, BatchSpec Spec, DateTimeOffset MadeF
 /// <param name="Names">Of the breads, in the order of the sheet's numbers.</param>
 public sealed record ClockView(DateTimeOffset Zero, DateTimeOffset Table, DateTimeOffset Now, IReadOnlyList<string> Names, ClockSheet Sheet);
 
+/// <summary>The breads of one service, the batch first.</summary>
+public sealed record Together(IReadOnlyList<string> Names, IReadOnlyList<CheckedBatch> Breads)
+{
+    public ClockSpec Clock => Clocks.Of(Breads[0].Spec);
+
+    /// <summary>The same breads by the number of their pieces: what is put right or learned while they are made adds none and takes none away.</summary>
+    public IReadOnlyList<ServiceBread> Counted() =>
+        [.. Names.Zip(Breads, (name, b) => new ServiceBread(name, b.Spec with { Start = b.Spec.Start with { By = StartBy.Pieces, Pieces = b.Balls } }))];
+}
+
 /// <summary>From a batch and the breads beside it to what the clock works with.</summary>
-public sealed class Clocks(Breads shelf, Larder larder, TimeProvider time)
+public sealed class Clocks(Breads shelf, Kitchen kitchen, TimeProvider time)
 {
     public static ClockSpec Of(BatchSpec spec) => spec.Clock ?? ClockSpec.Usual;
 
-    /// <summary>The batch first, then what is made beside it; or why it cannot be.</summary>
-    public (IReadOnlyList<ServiceBread> Breads, IReadOnlyList<Refusal> Refusals) Resolve(string name, BatchSpec spec)
+    /// <summary>The batch and what is made beside it; or why it cannot be.</summary>
+    public Answer<Together> Resolve(string name, BatchSpec spec)
     {
-        var refusals = new List<Refusal>(SpecCheck.Check(spec, larder));
-        var breads = new List<ServiceBread> { new(name, spec) };
-        if (refusals.Count > 0)
+        var first = Planner.Check(spec, kitchen);
+        if (first.Value is not { } batch)
         {
-            return (breads, refusals);
+            return new(null, first.Refusals);
         }
 
+        var (names, breads, refusals) = (new List<string> { name }, new List<CheckedBatch> { batch }, new List<Refusal>());
         foreach (var (beside, i) in (Of(spec).Beside ?? []).Select((b, i) => (b, i)))
         {
             if (shelf.Find(beside.Bread) is not { } bread)
@@ -36,29 +45,19 @@ public sealed class Clocks(Breads shelf, Larder larder, TimeProvider time)
                 continue;
             }
 
-            var with = bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = beside.Pieces } };
-            refusals.AddRange(SpecCheck.Check(with, larder).Select(r => r with { Field = $"clock.beside[{i}].pieces" }));
-            breads.Add(new(bread.Name, with));
+            var with = Planner.Check(bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = beside.Pieces } }, kitchen);
+            refusals.AddRange(with.Refusals.Select(r => r with { Field = $"clock.beside[{i}].pieces" }));
+            names.Add(bread.Name);
+            breads.AddRange(with.Value is { } found ? [found] : Array.Empty<CheckedBatch>());
         }
 
-        return (breads, refusals);
+        return refusals.Count > 0 ? refusals : new Together(names, breads);
     }
 
-    public IReadOnlyList<ClockBread> Planned(IReadOnlyList<ServiceBread> breads) => [.. breads.Select(b => new ClockBread(b.Spec, Planner.Plan(b.Spec, larder, larder.Learned)))];
-
-    /// <summary>The same breads by the number of their pieces: what is put right or learned while they are made adds none and takes none away.</summary>
-    public IReadOnlyList<ServiceBread> Counted(IReadOnlyList<ServiceBread> breads) =>
-    [
-        .. breads.Zip(Planned(breads), (bread, planned) => bread with
-        {
-            Spec = bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = planned.Sheet.Balls.Count } },
-        }),
-    ];
-
-    public ClockView View(IReadOnlyList<ServiceBread> breads, ClockSpec clock, DateTimeOffset madeFor)
+    public ClockView View(Together breads, ClockSpec clock, DateTimeOffset madeFor)
     {
         var now = time.GetUtcNow();
-        var sheet = ClockStage.Work(Planned(breads), clock, larder, new((now - madeFor).TotalSeconds));
+        var sheet = ClockStage.Work(breads.Breads, clock, new((now - madeFor).TotalSeconds));
         var lead = TimeSpan.FromSeconds(sheet.Lead.Value);
         var zero = clock.By switch
         {
@@ -66,9 +65,9 @@ public sealed class Clocks(Breads shelf, Larder larder, TimeProvider time)
             ClockBy.Start => madeFor,
             _ => now,
         };
-        return new(zero, zero + lead, now, [.. breads.Select(b => b.Name)], sheet);
+        return new(zero, zero + lead, now, breads.Names, sheet);
     }
 
-    public IReadOnlyList<WhatIfSheet> WhatIfs(IReadOnlyList<ServiceBread> breads, ClockSpec clock, DateTimeOffset madeFor) =>
-        ClockStage.WhatIfs(Planned(breads), clock, larder, new((time.GetUtcNow() - madeFor).TotalSeconds));
+    public IReadOnlyList<WhatIfSheet> WhatIfs(Together breads, DateTimeOffset madeFor) =>
+        ClockStage.WhatIfs(breads.Breads, breads.Clock, new((time.GetUtcNow() - madeFor).TotalSeconds));
 }

@@ -7,7 +7,7 @@ namespace Ystrata.Web;
 /// Once a day a backup is made and what lay in the trash for thirty days is taken out: thirty days by today's clock and by that of the day of the
 /// backup before, so that a clock that jumps for a day takes nothing with it.
 /// </summary>
-public sealed partial class DailyKeeping(Kitchen kitchen, Backups backups, Trash trash, Breads breads, BackupsElsewhere elsewhere, TimeProvider time, ILogger<DailyKeeping> log) : BackgroundService
+public sealed partial class DailyKeeping(KitchenDb kitchen, Backups backups, Trash trash, Breads breads, BackupsElsewhere elsewhere, TimeProvider time, ILogger<DailyKeeping> log) : BackgroundService
 {
     private static readonly TimeSpan Every = TimeSpan.FromMinutes(20);
 

@@ -15,7 +15,7 @@ internal static class Health
     private static readonly TimeSpan OldBackup = TimeSpan.FromDays(2);
 
     public static void Add(IServiceCollection services) => services.AddHealthChecks()
-        .Add<Kitchen>("disk", kitchen =>
+        .Add<KitchenDb>("disk", kitchen =>
         {
             try
             {
@@ -27,7 +27,7 @@ internal static class Health
                 return HealthCheckResult.Unhealthy("nothing can be written to the kitchen's disk");
             }
         })
-        .Add<Kitchen>("room", kitchen => Room(kitchen) switch
+        .Add<KitchenDb>("room", kitchen => Room(kitchen) switch
         {
             < LeastRoom => HealthCheckResult.Unhealthy("there is no room left on the kitchen's disk"),
             < LittleRoom => HealthCheckResult.Degraded("there is little room left on the kitchen's disk"),
@@ -52,9 +52,9 @@ internal static class Health
     });
 
     /// <summary>There is so little room on the kitchen's disk that somebody should make some.</summary>
-    public static bool HasLittleRoom(Kitchen kitchen) => Room(kitchen) < LittleRoom;
+    public static bool HasLittleRoom(KitchenDb kitchen) => Room(kitchen) < LittleRoom;
 
-    private static long Room(Kitchen kitchen) => new DriveInfo(Path.GetDirectoryName(kitchen.File)!).AvailableFreeSpace;
+    private static long Room(KitchenDb kitchen) => new DriveInfo(Path.GetDirectoryName(kitchen.File)!).AvailableFreeSpace;
 
     private static IHealthChecksBuilder Add<T>(this IHealthChecksBuilder checks, string name, Func<T, HealthCheckResult> look)
         where T : notnull => checks.Add(new(name, s => new Check(() => look(s.GetRequiredService<T>())), null, null));

@@ -1,6 +1,5 @@
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web;
@@ -26,8 +25,7 @@ public sealed class MeasureSchemas : IOpenApiSchemaTransformer
             schema.Required ??= new HashSet<string>();
             schema.Required.Add("kind");
         }
-
-        else if (type == typeof(FillingState) || type == typeof(Liquor) || type == typeof(BatchSheet))
+        else if (type == typeof(FillingState) || type == typeof(Liquor) || type == typeof(Piece) || type == typeof(BatchSheet))
         {
             // What is worked out from the other figures is always there too.
             schema.Required ??= new HashSet<string>();

@@ -5,7 +5,6 @@ using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web;
@@ -35,6 +34,10 @@ public sealed partial class Problems : IExceptionHandler
     /// <summary>400 with the refusals, or nothing when there are none.</summary>
     public static IResult? From(IReadOnlyList<Refusal> refusals) => refusals.Count == 0 ? null : Answer(Describe(refusals));
 
+    /// <summary>What was asked for, or 400 with the refusals.</summary>
+    public static IResult Or<T>(Answer<T> answer)
+        where T : class => answer.Value is { } value ? Results.Ok(value) : From(answer.Refusals)!;
+
     /// <summary>The problem as an answer, with its type and what it is found by in the log.</summary>
     public static IResult Answer<T>(T problem)
         where T : ProblemDetails => new ProblemAnswer<T>(problem);
@@ -48,7 +51,7 @@ public sealed partial class Problems : IExceptionHandler
             BadHttpRequestException { StatusCode: StatusCodes.Status400BadRequest } => Describe([new("", RefusalCode.Unreadable)]),
             // What else the platform refuses, it refuses by its status: the words follow from that.
             BadHttpRequestException bad => new KitchenProblem { Status = bad.StatusCode, Title = "Not taken" },
-            SqliteException { SqliteErrorCode: 13 } or IOException { HResult: Kitchen.NoSpace } => Full,
+            SqliteException { SqliteErrorCode: 13 } or IOException { HResult: KitchenDb.NoSpace } => Full,
             // How the reader says that a fold step does not tell its kind.
             NotSupportedException { Source: "System.Text.Json" } kindless => Describe([new(PathIn().Match(kindless.Message).Groups[1].Value + ".kind", RefusalCode.Missing)]),
             // How the reader says that it knows no such charset.

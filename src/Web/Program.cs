@@ -31,7 +31,7 @@ if (settings.Shift is not null && !builder.Environment.IsEnvironment("Testing"))
 Start.GiveBackAtOnce();
 var folder = Path.GetFullPath(settings.Data);
 KitchenLock? alone;
-Kitchen kitchen;
+KitchenDb kitchen;
 try
 {
     Start.KeepPrivate(folder);
@@ -42,7 +42,7 @@ try
         return 1;
     }
 
-    kitchen = Kitchen.Open(Path.Combine(folder, "ystrata.db"));
+    kitchen = KitchenDb.Open(Path.Combine(folder, "ystrata.db"));
     kitchen.Workshop.Clear();
 }
 catch (Exception e) when (Start.Words(e, folder) is { } words)
@@ -105,9 +105,9 @@ builder.Services.AddSingleton<WholeKitchen>();
 builder.Services.AddSingleton<StagedFiles>();
 builder.Services.AddHostedService<DailyKeeping>();
 builder.Services.AddSingleton<Pantry>();
-builder.Services.AddSingleton<KitchenLarder>();
+builder.Services.AddSingleton<CurrentKitchen>();
 // Every request works with the larder as it stood when it came in.
-builder.Services.AddTransient(s => s.GetRequiredService<KitchenLarder>().Taught);
+builder.Services.AddTransient(s => s.GetRequiredService<CurrentKitchen>().Taught);
 builder.Services.AddSingleton<PracticeScores>();
 builder.Services.AddSingleton<Services>();
 builder.Services.AddTransient<Clocks>();

@@ -1,5 +1,4 @@
 using System.Globalization;
-using Ystrata.Core;
 
 namespace Ystrata.Web;
 
@@ -14,7 +13,7 @@ public static class RefusalWords
             RefusalCode.OutOfRange => $"{r.Field}: {given} is not taken, {Range(r)}.",
             RefusalCode.NotANumber => $"{r.Field}: give {(r.Unit.Length == 0 && !r.Field.EndsWith("parts", StringComparison.Ordinal) ? "a whole number" : "a number")}, {Range(r)}.",
             RefusalCode.Missing => $"{r.Field} is missing.",
-            RefusalCode.UnknownIngredient => $"{r.Field}: the larder has no '{Short(r.Item)}'.",
+            RefusalCode.UnknownIngredient => $"{r.Field}: the kitchen has no '{Short(r.Item)}'.",
             RefusalCode.WrongKind => $"{r.Field}: {r.Item} cannot go there.",
             RefusalCode.TooMany => $"{r.Field}: {given} are not taken, {Range(r)}.",
             RefusalCode.TooManyLeaves => $"{r.Field} would make {given} leaves; Ystrata follows up to {Number(r.Most ?? 0)}.",

@@ -2,7 +2,6 @@ using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using System.Threading.Channels;
-using Ystrata.Core;
 using Ystrata.Instruments;
 using Ystrata.Store;
 
@@ -21,16 +20,13 @@ public sealed class RunningService
     private readonly KeptService kept;
     private readonly Services store;
     private readonly TimeProvider time;
-    private readonly Stove stove;
+    private readonly RunningStove stove;
     private readonly List<Channel<string>> screens = [];
 
     private static long words;
 
-    internal RunningService(KeptService kept, Services store, Larder larder, TimeProvider time)
-    {
-        (this.kept, this.store, this.time) = (kept, store, time);
-        stove = new(kept.Service, larder, store.Events(kept.Id));
-    }
+    internal RunningService(KeptService kept, Services store, RunningStove stove, TimeProvider time) =>
+        (this.kept, this.store, this.stove, this.time) = (kept, store, stove, time);
 
     public Guid Id => kept.Id;
 
@@ -162,23 +158,35 @@ public sealed class RunningService
 }
 
 /// <summary>The services in use. One that is not in memory is taken up again from its events: a server that was killed loses nothing.</summary>
-public sealed class RunningServices(Services store, KitchenLarder larder, IPanProbe probe, TimeProvider time) : BackgroundService
+public sealed class RunningServices(Services store, CurrentKitchen kitchen, IPanProbe probe, TimeProvider time) : BackgroundService
 {
     private static readonly TimeSpan Beat = TimeSpan.FromSeconds(5);
 
     // A pan that moves less than this is not worth an event, °C.
     private const double Moved = 4;
 
-    private readonly ConcurrentDictionary<Guid, Lazy<RunningService>> running = new();
+    private readonly ConcurrentDictionary<Guid, Lazy<RunningService?>> running = new();
 
     public RunningService? Find(Guid id)
     {
-        if (!running.ContainsKey(id) && !(store.Find(id) is { } kept && Sheets.Worked(kept.Service, larder.Taught)))
+        if (!running.TryGetValue(id, out var known))
         {
-            return null;
+            if (store.Find(id) is not { } kept)
+            {
+                return null;
+            }
+
+            known = running.GetOrAdd(id, _ => new(() => RunningStove.Of(kept.Service, kitchen.Taught, store.Events(id)) is { } stove ? new(kept, store, stove, time) : null));
         }
 
-        return running.GetOrAdd(id, key => new(() => new(store.Find(key)!, store, larder.Taught, time))).Value;
+        if (known.Value is { } service)
+        {
+            return service;
+        }
+
+        // A kitchen that is put right later may let it be worked again.
+        running.TryRemove(new(id, known));
+        return null;
     }
 
     /// <summary>The store was changed as a whole: services are taken up anew from their events.</summary>
@@ -188,7 +196,7 @@ public sealed class RunningServices(Services store, KitchenLarder larder, IPanPr
         {
             if (running.TryRemove(id, out var service) && service.IsValueCreated)
             {
-                service.Value.Leave();
+                service.Value?.Leave();
             }
         }
     }
@@ -246,7 +254,7 @@ public sealed class RunningServices(Services store, KitchenLarder larder, IPanPr
         }
     }
 
-    private IEnumerable<RunningService> InUse => running.Values.Where(s => s.IsValueCreated).Select(s => s.Value);
+    private IEnumerable<RunningService> InUse => running.Values.Where(s => s.IsValueCreated).Select(s => s.Value).OfType<RunningService>();
 
     // What the probe shows goes to the services whose pan it is on, as long as there are any.
     private async Task Listen(CancellationToken enough)

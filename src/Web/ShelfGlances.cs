@@ -2,7 +2,6 @@ using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web;
@@ -17,17 +16,17 @@ public sealed partial class ShelfGlances(Glances kept, ILogger<ShelfGlances> log
     // More than any shelf has; what is no longer asked for goes with the rest.
     private const int MostKnown = 4000;
 
-    private readonly ConditionalWeakTable<Larder, Known> known = [];
+    private readonly ConditionalWeakTable<Kitchen, Known> known = [];
 
     /// <summary>Of one bread.</summary>
-    /// <param name="larder">Whatever is changed in a kitchen's larder makes it another.</param>
-    public Shown Of(Bread bread, Larder larder) => Of(bread, larder, Here(larder));
+    /// <param name="kitchen">Whatever is changed in a kitchen's larder makes it another.</param>
+    public Shown Of(Bread bread, Kitchen kitchen) => Of(bread, kitchen, Here(kitchen));
 
     /// <summary>Of a whole shelf, in its order. What had to be planned is kept, so that the next look, after a start too, does without.</summary>
-    public IReadOnlyList<Shown> Of(IReadOnlyList<Bread> shelf, Larder larder)
+    public IReadOnlyList<Shown> Of(IReadOnlyList<Bread> shelf, Kitchen kitchen)
     {
-        var here = Here(larder);
-        Shown[] shown = [.. shelf.Select(b => Of(b, larder, here))];
+        var here = Here(kitchen);
+        Shown[] shown = [.. shelf.Select(b => Of(b, kitchen, here))];
         var wanting = shown.Where(s => !here.Kept.ContainsKey(s.Version)).DistinctBy(s => s.Version).ToList();
         if (wanting.Count > 0)
         {
@@ -37,10 +36,10 @@ public sealed partial class ShelfGlances(Glances kept, ILogger<ShelfGlances> log
         return shown;
     }
 
-    private static Shown Of(Bread bread, Larder larder, Known here)
+    private static Shown Of(Bread bread, Kitchen kitchen, Known here)
     {
         var version = bread.Version;
-        return new(version, here.Glances.GetOrAdd(version, _ => Glance.Of(Sheets.Of(bread.Spec, larder))));
+        return new(version, here.Glances.GetOrAdd(version, _ => Glance.Of(Sheets.Of(bread.Spec, kitchen))));
     }
 
     private void Keep(Known here, List<Shown> wanting, string[] shelf)
@@ -57,9 +56,9 @@ public sealed partial class ShelfGlances(Glances kept, ILogger<ShelfGlances> log
         }
     }
 
-    private Known Here(Larder larder)
+    private Known Here(Kitchen kitchen)
     {
-        var here = known.GetValue(larder, Load);
+        var here = known.GetValue(kitchen, Load);
         if (here.Glances.Count > MostKnown)
         {
             here.Glances.Clear();
@@ -69,9 +68,9 @@ public sealed partial class ShelfGlances(Glances kept, ILogger<ShelfGlances> log
         return here;
     }
 
-    private Known Load(Larder larder)
+    private Known Load(Kitchen kitchen)
     {
-        var workedWith = Versions.Of(new { Program = typeof(Planner).Module.ModuleVersionId, larder.All, larder.Measuring, larder.Learned });
+        var workedWith = Versions.Of(new { Program = typeof(Planner).Module.ModuleVersionId, kitchen.Larder.All, kitchen.Measures, kitchen.Learned });
         var here = new Known(workedWith);
         foreach (var (version, body) in kept.Of(workedWith))
         {

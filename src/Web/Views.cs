@@ -1,4 +1,3 @@
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web;
@@ -13,10 +12,7 @@ public sealed record Glance(int Pieces, Grams Ball, int Leaves, int Fused, Milli
 /// <summary>Plans what was kept. A larder that was changed since can make a kept spec unworkable: then there is no sheet.</summary>
 public static class Sheets
 {
-    public static bool Worked(Service service, Larder larder) => service.Breads.All(b => SpecCheck.Check(b.Spec, larder).Count == 0);
-
-    public static BatchSheet? Of(BatchSpec spec, Larder larder) =>
-        SpecCheck.Check(spec, larder).Count > 0 ? null : Planner.Plan(spec, larder, larder.Learned);
+    public static BatchSheet? Of(BatchSpec spec, Kitchen kitchen) => Planner.Plan(spec, kitchen).Value;
 }
 
 /// <param name="Tags">Words to find it by.</param>
@@ -55,11 +51,11 @@ public sealed record PlannedView(string BatchName, Planned? Planned, Glance? Gla
 public sealed record LogView(
     Guid Id, Guid BatchId, string BatchName, DateTimeOffset CookedAt, Outcome Outcome, Planned? Planned, Glance? Glance, Guid? PhotoId, Guid? BreadId, string Version)
 {
-    public static LogView Of(LogEntry e, Larder larder)
+    public static LogView Of(LogEntry e, Kitchen kitchen)
     {
-        var sheet = Sheets.Of(e.Spec, larder);
+        var sheet = Sheets.Of(e.Spec, kitchen);
         return new(
-            e.Id, e.BatchId, e.Name, e.CookedAt, e.Outcome, e.Planned ?? (sheet is null ? null : Planned.Before(e.Spec, larder)), Glance.Of(sheet), e.PhotoId, e.BreadId, e.Version);
+            e.Id, e.BatchId, e.Name, e.CookedAt, e.Outcome, e.Planned ?? Planned.Before(e.Spec, kitchen), Glance.Of(sheet), e.PhotoId, e.BreadId, e.Version);
     }
 }
 

@@ -5,6 +5,8 @@ internal static class Breads
 {
     public static readonly Larder Larder = Larder.Shipped;
 
+    public static readonly Kitchen Kitchen = Kitchen.Shipped;
+
     public static readonly FoldStep Half = new HalfStep();
     public static readonly FoldStep Letter = new LetterStep();
     public static readonly FoldStep MatRoll = new MatRollStep();
@@ -41,7 +43,12 @@ internal static class Breads
     public static DoughSpec WithAdditions(this DoughSpec dough, params (string Id, double Share)[] additions) =>
         dough with { Additions = [.. additions.Select(a => new AdditionSpec(a.Id, Amount.OfFlour(a.Share)))] };
 
-    public static BatchSheet Plan(BatchSpec spec) => Planner.Plan(spec, Larder, Learned.Nothing);
+    public static BatchSheet Plan(BatchSpec spec, Kitchen? kitchen = null) =>
+        Planner.Plan(spec, kitchen ?? Kitchen) is var plan && plan.Value is { } sheet ? sheet : throw new InvalidOperationException(string.Join(", ", plan.Refusals));
+
+    public static IReadOnlyList<Refusal> Refused(BatchSpec spec, Kitchen? kitchen = null) => Planner.Check(spec, kitchen ?? Kitchen).Refusals;
+
+    public static CheckedBatch Checked(BatchSpec spec, Kitchen? kitchen = null) => Planner.Check(spec, kitchen ?? Kitchen).Value!;
 
     public static BatchSheet Plan(params FoldStep[] steps) => Plan(White(steps));
 

@@ -2,7 +2,7 @@ namespace Ystrata.Core.Tests;
 
 public class SpecCheckTests
 {
-    private static Refusal The(BatchSpec spec) => Assert.Single(SpecCheck.Check(spec, Breads.Larder));
+    private static Refusal The(BatchSpec spec) => Assert.Single(Breads.Refused(spec, Breads.Kitchen));
 
     private static BatchSpec With(Func<DoughSpec, DoughSpec> change) => Breads.White(change);
 
@@ -13,7 +13,7 @@ public class SpecCheckTests
     }
 
     [Fact]
-    public void A_usual_batch_is_taken() => Assert.Empty(SpecCheck.Check(Breads.White(Breads.MatRoll, Breads.Coil), Breads.Larder));
+    public void A_usual_batch_is_taken() => Assert.Empty(Breads.Refused(Breads.White(Breads.MatRoll, Breads.Coil), Breads.Kitchen));
 
     [Theory]
     [InlineData(0)]
@@ -122,14 +122,14 @@ public class SpecCheckTests
     [Fact]
     public void Each_step_answers_for_its_own_figures()
     {
-        var refusals = SpecCheck.Check(
-            Breads.White(new BrushStep("water", new(-1)), new DustStep("flour-white", new(900)), new RollStep(new(5)), new AccordionStep(1)), Breads.Larder);
+        var refusals = Breads.Refused(
+            Breads.White(new BrushStep("water", new(-1)), new DustStep("flour-white", new(900)), new RollStep(new(5)), new AccordionStep(1)), Breads.Kitchen);
 
         Assert.Equal(["fold.steps[0].mass", "fold.steps[0].fat", "fold.steps[1].mass", "fold.steps[2].diameter", "fold.steps[3].pleats"], refusals.Select(r => r.Field));
     }
 
     [Fact]
-    public void A_refused_spec_is_never_planned() => Assert.Throws<ArgumentException>(() => Breads.Plan(Pieces(0)));
+    public void A_refused_spec_is_never_planned() => Assert.Null(Planner.Plan(Pieces(0), Breads.Kitchen).Value);
 
     [Fact]
     public void Planning_twice_gives_the_same_sheet() => Assert.Equivalent(Breads.Plan(Breads.Letter), Breads.Plan(Breads.Letter), strict: true);

@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Instruments.Tests;
 
@@ -36,7 +35,7 @@ public class ProbeTests
         probe.Put(probe.On with { Flame = Flame.High });
         clock.Forward(120);
 
-        Assert.Equal(Empty.After(probe.On, begin, new(120)).Value, probe.Pan.Value, 0.01);
+        Assert.Equal(EmptyPan.After(probe.On, begin, new(120)).Value, probe.Pan.Value, 0.01);
         probe.Put(probe.On with { Flame = Flame.Off });
         var hot = probe.Pan;
         clock.Forward(120);

@@ -1,6 +1,5 @@
 using Dapper;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
@@ -8,7 +7,7 @@ namespace Ystrata.Store.Tests;
 public sealed class BackupTests : IDisposable
 {
     private readonly TempKitchen temp = new();
-    private readonly Kitchen kitchen;
+    private readonly KitchenDb kitchen;
     private readonly Backups backups;
     private readonly Breads breads;
     private readonly Batches batches;
@@ -95,7 +94,7 @@ public sealed class BackupTests : IDisposable
             await enough.CancelAsync();
             await Task.WhenAll(hands);
             var there = breads.All().Select(b => b.Id).ToHashSet();
-            var copied = new Breads(Kitchen.Open(backups.PathOf(before.Name)!)).All().Select(b => b.Id).ToHashSet();
+            var copied = new Breads(KitchenDb.Open(backups.PathOf(before.Name)!)).All().Select(b => b.Id).ToHashSet();
 
             Assert.All(kept, id => Assert.True(there.Contains(id) || copied.Contains(id)));
         }
@@ -120,7 +119,7 @@ public sealed class BackupTests : IDisposable
 
         foreach (var (name, fault) in new[] { ("letter", BackupFault.Broken), ("other", BackupFault.Foreign), ("newer", BackupFault.Newer) })
         {
-            Assert.Equal(fault, Assert.Throws<BackupException>(() => Kitchen.Open(Path.Combine(temp.Folder, $"{name}.db"))).Fault);
+            Assert.Equal(fault, Assert.Throws<BackupException>(() => KitchenDb.Open(Path.Combine(temp.Folder, $"{name}.db"))).Fault);
         }
     }
 
@@ -164,7 +163,7 @@ public sealed class BackupTests : IDisposable
         Assert.Equal("Leek rounds", Assert.Single(breads.All()).Name);
         Assert.Equivalent(entry, log.Find(entry.Id), strict: true);
         Assert.Equal([entry.Id], log.Find(new LogQuery(Fault: Symptom.Stiff)).Lines.Select(l => l.Id));
-        Assert.Equal(1.2, new Record(kitchen).Figures(Larder.Shipped)[0].Mean);
+        Assert.Equal(1.2, new Record(kitchen).Figures(Kitchen.Shipped)[0].Mean);
         Assert.All(backups.Preview(backup.Name).Parts, p => Assert.Equal(0, p.Back + p.Gone + p.Changed));
 
         backups.Restore(before.Name, TempKitchen.Noon.AddHours(2));
@@ -220,7 +219,7 @@ public sealed class BackupTests : IDisposable
         using (var db = new SqliteConnection($"Data Source={old};Pooling=False"))
         {
             db.Open();
-            var assembly = typeof(Kitchen).Assembly;
+            var assembly = typeof(KitchenDb).Assembly;
             db.Execute("create table SchemaVersions (SchemaVersionID integer primary key, ScriptName text not null, Applied text not null)");
             foreach (var script in assembly.GetManifestResourceNames().Order(StringComparer.Ordinal).Take(4))
             {
@@ -340,7 +339,7 @@ public sealed class BackupTests : IDisposable
         // Entry first, then the batch it was of, then the bread that was of.
         Assert.Equal(3, trash.Empty(TempKitchen.Noon.AddDays(40)));
         Assert.Empty(trash.Latest(100)!);
-        Assert.Empty(new Record(kitchen).Figures(Larder.Shipped));
+        Assert.Empty(new Record(kitchen).Figures(Kitchen.Shipped));
     }
 
     [Fact]

@@ -1,5 +1,4 @@
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 

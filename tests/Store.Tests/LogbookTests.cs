@@ -1,5 +1,4 @@
 using Dapper;
-using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
@@ -75,14 +74,14 @@ public sealed class LogbookTests : IDisposable
     [InlineData(false)]
     public void Cookings_with_and_without_a_plan_stand_on_one_page(bool plannedFirst)
     {
-        var planned = Planned.Before(BatchSpec.Plain, Larder.Shipped);
+        var planned = Planned.Before(BatchSpec.Plain, Kitchen.Shipped);
         foreach (var (day, with) in new[] { (1, plannedFirst), (2, !plannedFirst) })
         {
             var entry = TempKitchen.SomeEntry(batch.Id, TempKitchen.Noon.AddDays(day)) with { Planned = with ? planned : null };
             log.Add(entry with { Outcome = entry.Outcome with { Judged = new(4, 4, 4, 4) } }, []);
         }
 
-        int?[] leaves = [planned.Leaves, null];
+        int?[] leaves = [planned!.Leaves, null];
         Assert.Equal(plannedFirst ? leaves.Reverse() : leaves, log.Find(new LogQuery()).Lines.Select(l => l.Leaves));
         Assert.Equal([planned.Leaves], record.Leaves().Select(l => l.Leaves));
     }
@@ -154,7 +153,7 @@ public sealed class LogbookTests : IDisposable
     {
         var entry = TempKitchen.SomeEntry(batch.Id) with
         {
-            Planned = Planned.Of(BatchSpec.Plain, Planner.Plan(BatchSpec.Plain, Larder.Shipped, Learned.Nothing)),
+            Planned = Planned.Of(BatchSpec.Plain, Planner.Plan(BatchSpec.Plain, Kitchen.Shipped).Value!),
             Outcome = Outcome.Nothing with
             {
                 Used = Outcome.Nothing.Used with { Lost = 2, Dough = new(612.5) },
@@ -182,9 +181,9 @@ public sealed class LogbookTests : IDisposable
         Add(16, thirst: 20, counts: false);
         log.Delete(Add(17, thirst: 20).Id, TempKitchen.Noon, Meant.Whatever);
 
-        var figure = Assert.Single(record.Figures(Larder.Shipped));
+        var figure = Assert.Single(record.Figures(Kitchen.Shipped));
         Assert.Equal((LessonKind.Thirst, "flour-white", 12, 2.0, false), (figure.Kind, figure.Of, figure.N, figure.Mean, figure.Used));
-        Assert.Empty(record.Used(Larder.Shipped));
+        Assert.Empty(record.Used(Kitchen.Shipped));
     }
 
     [Fact]
@@ -192,17 +191,17 @@ public sealed class LogbookTests : IDisposable
     {
         Add(0, thirst: 4);
         record.Use(LessonKind.Thirst, "flour-white", used: true);
-        Assert.True(Assert.Single(record.Used(Larder.Shipped)).Used);
+        Assert.True(Assert.Single(record.Used(Kitchen.Shipped)).Used);
 
         record.Forget(LessonKind.Thirst, "flour-white", TempKitchen.Noon.AddDays(1));
-        Assert.Empty(record.Figures(Larder.Shipped));
+        Assert.Empty(record.Figures(Kitchen.Shipped));
         Add(2, thirst: 1);
-        Assert.Equal((1, 1.0), (Assert.Single(record.Figures(Larder.Shipped)).N, record.Figures(Larder.Shipped)[0].Mean));
+        Assert.Equal((1, 1.0), (Assert.Single(record.Figures(Kitchen.Shipped)).N, record.Figures(Kitchen.Shipped)[0].Mean));
 
         record.Forget(LessonKind.Thirst, "flour-white", null);
-        Assert.Equal(2, record.Figures(Larder.Shipped)[0].N);
+        Assert.Equal(2, record.Figures(Kitchen.Shipped)[0].N);
         record.Use(LessonKind.Thirst, "flour-white", used: false);
-        Assert.Empty(record.Used(Larder.Shipped));
+        Assert.Empty(record.Used(Kitchen.Shipped));
     }
 
     [Fact]
@@ -222,6 +221,6 @@ public sealed class LogbookTests : IDisposable
         var entry = TempKitchen.SomeEntry(batch.Id);
         log.Add(entry, [new(LessonKind.Thirst, "no-such-flour", 3)]);
 
-        Assert.Empty(record.Figures(Larder.Shipped));
+        Assert.Empty(record.Figures(Kitchen.Shipped));
     }
 }

@@ -1,6 +1,5 @@
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
@@ -41,7 +40,7 @@ public sealed class MigrationTests : IDisposable
             Assert.Equal([("flour-white", 70.0), ("flour-atta", 30.0)], spec.Dough.Flours.Select(f => (f.Id, f.Parts)));
             Assert.True(spec.Rest.Covered);
             Assert.IsType<BrushStep>(spec.Fold.Steps[1]);
-            Assert.Empty(SpecCheck.Check(spec, Larder.Shipped));
+            Assert.Empty(Planner.Check(spec, Kitchen.Shipped).Refusals);
         });
         Assert.Empty(new Breads(kitchen).Find(bread)!.Tags);
     }
@@ -79,9 +78,9 @@ public sealed class MigrationTests : IDisposable
         if (fresh)
         {
             Run(db, "create table SchemaVersions (SchemaVersionID integer primary key autoincrement not null, ScriptName text not null, Applied datetime not null)");
-            foreach (var name in Kitchen.Scripts.Order(StringComparer.Ordinal).Take(version))
+            foreach (var name in KitchenDb.Scripts.Order(StringComparer.Ordinal).Take(version))
             {
-                using var script = new StreamReader(typeof(Kitchen).Assembly.GetManifestResourceStream(name)!);
+                using var script = new StreamReader(typeof(KitchenDb).Assembly.GetManifestResourceStream(name)!);
                 Run(db, script.ReadToEnd());
                 Run(db, $"insert into SchemaVersions (ScriptName, Applied) values ('{name}', '2026-11-01')");
             }

@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
@@ -16,34 +15,34 @@ public sealed class PantryTests : IDisposable
     private static readonly Ingredient Sack = Larder.Shipped["flour-atta"] with { Id = "own-sack", Name = "Sack", Lot = new("flour-atta", new(3)), Origin = Origin.Own };
 
     [Fact]
-    public void An_untouched_larder_is_the_shipped_one() => Assert.Equivalent(Larder.Shipped.All, pantry.Larder().All, strict: true);
+    public void An_untouched_larder_is_the_shipped_one() => Assert.Equivalent(Larder.Shipped.All, pantry.Kitchen().Larder.All, strict: true);
 
     [Fact]
     public void What_was_put_right_stands_over_what_was_shipped_until_it_is_set_back()
     {
         pantry.Keep([Ghee(6)], TempKitchen.Noon);
-        Assert.Equal((6, Origin.Changed), (pantry.Larder()["ghee"].Price!.Cost.Value, pantry.Larder()["ghee"].Origin));
+        Assert.Equal((6, Origin.Changed), (pantry.Kitchen()["ghee"].Price!.Cost.Value, pantry.Kitchen()["ghee"].Origin));
 
         Assert.True(pantry.Delete("ghee", TempKitchen.Noon));
-        Assert.Equal((null, Origin.Shipped), (pantry.Larder()["ghee"].Price, pantry.Larder()["ghee"].Origin));
+        Assert.Equal((null, Origin.Shipped), (pantry.Kitchen()["ghee"].Price, pantry.Kitchen()["ghee"].Origin));
         Assert.False(pantry.Delete("ghee", TempKitchen.Noon));
 
         Assert.True(pantry.Restore("ghee"));
-        Assert.Equal(6, pantry.Larder()["ghee"].Price!.Cost.Value);
+        Assert.Equal(6, pantry.Kitchen()["ghee"].Price!.Cost.Value);
     }
 
     [Fact]
     public void An_own_line_that_is_deleted_still_plans_and_comes_back()
     {
         pantry.Keep([Sack], TempKitchen.Noon);
-        Assert.Equal(73, pantry.Larder()["own-sack"].Absorption!.Value.Value);
+        Assert.Equal(73, pantry.Kitchen()["own-sack"].Absorption!.Value.Value);
 
         pantry.Delete("own-sack", TempKitchen.Noon);
-        Assert.Equal(Origin.Gone, pantry.Larder()["own-sack"].Origin);
-        Assert.Null(pantry.Larder().Called("Sack"));
+        Assert.Equal(Origin.Gone, pantry.Kitchen()["own-sack"].Origin);
+        Assert.Null(pantry.Kitchen().Larder.Called("Sack"));
 
         pantry.Restore("own-sack");
-        Assert.Equal(Origin.Own, pantry.Larder()["own-sack"].Origin);
+        Assert.Equal(Origin.Own, pantry.Kitchen()["own-sack"].Origin);
     }
 
     [Fact]
@@ -52,7 +51,7 @@ public sealed class PantryTests : IDisposable
         var whole = Larder.Shipped["radish"] with { Id = "own-radish", Name = "Long radish", Allergens = [Allergen.Mustard], Price = new(new(1.5), new(300)), SmokePoint = new(180), Origin = Origin.Own };
         pantry.Keep([whole], TempKitchen.Noon);
 
-        Assert.Equivalent(whole, pantry.Larder()["own-radish"], strict: true);
+        Assert.Equivalent(whole, pantry.Kitchen()["own-radish"], strict: true);
     }
 
     [Fact]
@@ -63,10 +62,10 @@ public sealed class PantryTests : IDisposable
         pantry.Keep(Units.Usual with { Cup = CupKind.Us, Mass = MassUnit.Cups });
 
         Assert.Equal([new Vessel("a", "Tall glass", new(210))], pantry.Vessels());
-        Assert.Equal(CupKind.Us, pantry.Larder().Measuring.Cup);
+        Assert.Equal(CupKind.Us, pantry.Kitchen().Measures.Cup);
         Assert.Equal(MassUnit.Cups, pantry.Units().Mass);
         Assert.True(pantry.DeleteVessel("a", TempKitchen.Noon));
-        Assert.Empty(pantry.Larder().Measuring.Own);
+        Assert.Empty(pantry.Kitchen().Measures.Own);
         Assert.True(pantry.RestoreVessel("a"));
         Assert.Single(pantry.Vessels());
     }
@@ -76,9 +75,9 @@ public sealed class PantryTests : IDisposable
     {
         pantry.Keep(HandWork.Coil, new Seconds(22), TempKitchen.Noon);
         pantry.Keep(HandWork.Coil, new Seconds(18), TempKitchen.Noon);
-        Assert.Equal(18, pantry.Larder().Hands[HandWork.Coil].Value);
+        Assert.Equal(18, pantry.Kitchen().Hands[HandWork.Coil].Value);
 
         pantry.Keep(HandWork.Coil, null, TempKitchen.Noon);
-        Assert.Equal(HandTimes.Usual[HandWork.Coil], pantry.Larder().Hands[HandWork.Coil]);
+        Assert.Equal(HandTimes.Usual[HandWork.Coil], pantry.Kitchen().Hands[HandWork.Coil]);
     }
 }

@@ -1,6 +1,5 @@
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
@@ -9,8 +8,8 @@ public sealed class StagingTests : IDisposable
 {
     private readonly TempKitchen here = new();
     private readonly TempKitchen there = new();
-    private readonly Kitchen from;
-    private readonly Kitchen to;
+    private readonly KitchenDb from;
+    private readonly KitchenDb to;
 
     public StagingTests() => (from, to) = (here.Open(), there.Open());
 
@@ -52,7 +51,7 @@ public sealed class StagingTests : IDisposable
         new PracticeScores(from).Add(new(Guid.CreateVersion7(), 7, At, 80, [30, 60], 90));
     }
 
-    private static List<KitchenRecord> Everything(Kitchen kitchen) => [.. new WholeKitchen(kitchen).All().Select(Read)];
+    private static List<KitchenRecord> Everything(KitchenDb kitchen) => [.. new WholeKitchen(kitchen).All().Select(Read)];
 
     private static KitchenRecord Read(string line) => JsonSerializer.Deserialize<KitchenRecord>(line, SpecJson.Options)!;
 
@@ -86,7 +85,7 @@ public sealed class StagingTests : IDisposable
         Assert.Equivalent(all, Everything(to), strict: true);
         // What is found by and taught came with it.
         Assert.Single(new Logbook(to).Find(new LogQuery("slow DOUGH", Flour: "flour-white")).Lines);
-        Assert.Equal(1.5, Assert.Single(new Record(to).Used(Larder.Shipped)).Mean);
+        Assert.Equal(1.5, Assert.Single(new Record(to).Used(Kitchen.Shipped)).Mean);
         Assert.Equal(new Logbook(from).All().Single().Outcome.Used, new Logbook(to).All().Single().Outcome.Used);
         Assert.Equal([2], new Services(to).Open().Select(s => new Services(to).Events(s.Id).Count));
         Assert.Equal(["Gone rounds"], new Trash(to).Latest(100)!.Select(t => t.Name));
@@ -175,7 +174,7 @@ public sealed class StagingTests : IDisposable
         using var staging = Staged([changed]);
         staging.Take(replace: true);
         Assert.Single(new Logbook(to).Find(new LogQuery(Fault: Symptom.Greasy)).Lines);
-        Assert.Empty(new Record(to).Figures(Larder.Shipped));
+        Assert.Empty(new Record(to).Figures(Kitchen.Shipped));
     }
 
     [Fact]

@@ -1,5 +1,4 @@
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 
 namespace Ystrata.Store.Tests;
 
@@ -12,7 +11,7 @@ public sealed class TempKitchen : IDisposable
 
     public string File => Path.Combine(Folder, "kitchen", "ystrata.db");
 
-    public Kitchen Open() => Kitchen.Open(File);
+    public KitchenDb Open() => KitchenDb.Open(File);
 
     public static Bread SomeBread(string name = "Leek rounds") => new(Guid.CreateVersion7(), name, "about", ["noon"], BatchSpec.Plain, Noon);
 

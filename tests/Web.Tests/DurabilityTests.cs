@@ -53,7 +53,7 @@ public sealed class DurabilityTests : IDisposable
         var shift = Path.Combine(Folder, "shift");
         var (server, address) = await servers.Start("--shift", shift);
         using var client = new HttpClient { BaseAddress = address };
-        var spec = WebKitchen.Squares() with { Start = Core.StartSpec.Of(6), Clock = new(Pans: 2, By: Core.ClockBy.Soonest) };
+        var spec = WebKitchen.Squares() with { Start = StartSpec.Of(6), Clock = new(Pans: 2, By: ClockBy.Soonest) };
         using var batch = await client.PostAsJsonAsync("/api/batches", new BatchBody(null, "Squares", spec, DateTimeOffset.UtcNow), SpecJson.Options);
         using var begun = await client.PostAsJsonAsync("/api/services", new { batchId = (string)(await batch.Content.ReadFromJsonAsync<JsonNode>())!["id"]! });
         var id = (string)(await begun.Content.ReadFromJsonAsync<JsonNode>())!["id"]!;

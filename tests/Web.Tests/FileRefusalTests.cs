@@ -2,7 +2,6 @@ using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 using Ystrata.Web.Files;
@@ -133,7 +132,7 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
     [Fact]
     public async Task Two_hundred_spoilt_files_are_refused_or_taken_and_never_crash_or_half_write()
     {
-        var (store, larder) = (kitchen.Services.GetRequiredService<Kitchen>(), kitchen.Services.GetRequiredService<KitchenLarder>());
+        var (store, larder) = (kitchen.Services.GetRequiredService<KitchenDb>(), kitchen.Services.GetRequiredService<CurrentKitchen>());
         var (breads, batches, photos) = (kitchen.Services.GetRequiredService<Breads>(), kitchen.Services.GetRequiredService<Batches>(), kitchen.Services.GetRequiredService<Photos>());
         // A line of every kind, so that a slip lands in each of them.
         using var full = new WebKitchen();

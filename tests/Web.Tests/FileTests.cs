@@ -3,7 +3,6 @@ using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 using Ystrata.Web.Files;

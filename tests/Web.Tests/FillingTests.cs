@@ -1,7 +1,6 @@
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
-using Ystrata.Core;
 
 namespace Ystrata.Web.Tests;
 

@@ -3,7 +3,6 @@ using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 using Ystrata.Web.Files;
@@ -167,10 +166,10 @@ public sealed class FormatTests : IDisposable
     [Fact]
     public async Task A_thousand_spoilt_tables_and_recipes_crash_nothing()
     {
-        var (log, batches, larder) = (kitchen.Services.GetRequiredService<Logbook>(), kitchen.Services.GetRequiredService<Batches>(), kitchen.Services.GetRequiredService<KitchenLarder>().Now);
+        var (log, batches, larder) = (kitchen.Services.GetRequiredService<Logbook>(), kitchen.Services.GetRequiredService<Batches>(), kitchen.Services.GetRequiredService<CurrentKitchen>().Now);
         var entries = log.All().ToDictionary(e => e.Id);
         var logFile = Encoding.UTF8.GetBytes(string.Join('\n', (await client.GetStringAsync("/api/log/export")).Split('\n').Take(4)));
-        var larderFile = Encoding.UTF8.GetBytes(LarderCsv.Write(larder.All.Take(4)));
+        var larderFile = Encoding.UTF8.GetBytes(LarderCsv.Write(larder.Larder.All.Take(4)));
         var ballsFile = "number,wanted_g,weighed_g,off_g\n1,80,79.4,-0.6\n2,80,83,3\n3,80,,\n"u8.ToArray();
         var recipeFile = Encoding.UTF8.GetBytes(Foreign());
         var random = new Random(20261127);
@@ -178,7 +177,7 @@ public sealed class FormatTests : IDisposable
         for (var i = 0; i < 250; i++)
         {
             read[0] += LogCsv.Read(Spoilt.Of(logFile, random), entries.GetValueOrDefault, _ => null, _ => false) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
-            read[1] += LarderCsv.Read(Spoilt.Of(larderFile, random), larder) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
+            read[1] += LarderCsv.Read(Spoilt.Of(larderFile, random), larder.Larder) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
             read[2] += BallsCsv.Read(Spoilt.Of(ballsFile, random)) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
             try
             {

@@ -1,7 +1,6 @@
 using System.Net;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 
@@ -76,7 +75,7 @@ public sealed class HouseTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         Assert.Equal(12, logs[1].Count);
         Assert.InRange((logs[1][0].CookedAt - logs[1][^1].CookedAt).TotalDays, 19, 21);
         Assert.Equivalent(logs[1], logs[0].Where(l => logs[1].Any(o => o.Id == l.Id)), strict: true);
-        Assert.All(other.Services.GetRequiredService<Breads>().All(), b => Assert.Empty(SpecCheck.Check(b.Spec, other.Services.GetRequiredService<KitchenLarder>().Now)));
+        Assert.All(other.Services.GetRequiredService<Breads>().All(), b => Assert.Empty(Planner.Check(b.Spec, other.Services.GetRequiredService<CurrentKitchen>().Now).Refusals));
         Assert.All(logs[1], l => Assert.Empty(LogCheck.Check(l.Outcome)));
     }
 

@@ -4,7 +4,6 @@ using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
 using SkiaSharp;
-using Ystrata.Core;
 using Ystrata.Web.Demo;
 
 namespace Ystrata.Web.Tests;

@@ -1,7 +1,6 @@
 using System.Net;
 using System.Text.RegularExpressions;
 using Microsoft.Extensions.DependencyInjection;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Tests;
@@ -34,7 +33,7 @@ public sealed partial class PageTests : IDisposable
             Of<Breads>().Delete(gone.Id, at, Meant.Whatever);
             Of<Logbook>().Add(
                 new(Guid.NewGuid(), batch.Id, batch.Spec, at, Outcome.Nothing, at),
-                [new(LessonKind.Thirst, Of<KitchenLarder>().Now.All.Where(f => f.Kind == IngredientKind.Flour).ElementAt(i).Id, 1)]);
+                [new(LessonKind.Thirst, Of<CurrentKitchen>().Now.Larder.All.Where(f => f.Kind == IngredientKind.Flour).ElementAt(i).Id, 1)]);
         }
     }
 

@@ -3,7 +3,6 @@ using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 
@@ -162,7 +161,7 @@ public sealed class SafeKeepingTests : IDisposable
         T Of<T>()
             where T : notnull => kitchen.Services.GetRequiredService<T>();
         var (backups, breads) = (Of<Backups>(), Of<Breads>());
-        using var keeping = new DailyKeeping(Of<Kitchen>(), backups, Of<Trash>(), breads, Of<BackupsElsewhere>(), clock, Of<ILogger<DailyKeeping>>());
+        using var keeping = new DailyKeeping(Of<KitchenDb>(), backups, Of<Trash>(), breads, Of<BackupsElsewhere>(), clock, Of<ILogger<DailyKeeping>>());
         // One that no batch hangs on: such a one does go.
         var bread = breads.All()[0] with { Id = Guid.CreateVersion7() };
         breads.Add(bread);

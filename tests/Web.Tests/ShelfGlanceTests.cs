@@ -2,7 +2,6 @@ using Dapper;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging.Abstractions;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Demo;
 
@@ -24,7 +23,7 @@ public sealed class ShelfGlanceTests : IDisposable
 
     public void Dispose() => kitchen.Dispose();
 
-    private Larder Now => kitchen.Services.GetRequiredService<KitchenLarder>().Taught;
+    private Kitchen Now => kitchen.Services.GetRequiredService<CurrentKitchen>().Taught;
 
     // As a server that was started anew has them.
     private ShelfGlances Anew() => new(kept, NullLogger<ShelfGlances>.Instance);
@@ -56,7 +55,7 @@ public sealed class ShelfGlanceTests : IDisposable
         Assert.NotNull(Anew().Of(changed, Now).Glance);
 
         var ghee = Now["ghee"] with { Density = new(0.5) };
-        kitchen.Services.GetRequiredService<KitchenLarder>().Change((pantry, at) => pantry.Keep([ghee], at));
+        kitchen.Services.GetRequiredService<CurrentKitchen>().Change((pantry, at) => pantry.Keep([ghee], at));
         Assert.All(Anew().Of(shelf, Now), s => Assert.NotNull(s.Glance));
         // Of what there was before nothing is left.
         Assert.Empty(kept.Of(workedWith));
@@ -75,7 +74,7 @@ public sealed class ShelfGlanceTests : IDisposable
 
     private string WorkedWith()
     {
-        using var db = new SqliteConnection($"Data Source={kitchen.Services.GetRequiredService<Kitchen>().File}");
+        using var db = new SqliteConnection($"Data Source={kitchen.Services.GetRequiredService<KitchenDb>().File}");
         return Assert.Single(db.Query<string>("select distinct worked_with from glance"));
     }
 }

@@ -5,7 +5,6 @@ using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Data.Sqlite;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Tests;

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Balls;
 
 /// <param name="Mass">One ball.</param>
 /// <param name="Lightest">Lightest ball within tolerance.</param>
@@ -50,25 +50,24 @@ public static class BallsStage
     // Empirical: a careful divider stays within this of the mean.
     internal static readonly Percent Tolerance = new(3);
 
-    /// <summary>The ball wanted, whichever figure the cook fixed.</summary>
-    public static Grams WantedBall(BatchSpec spec) => spec.Balls.By == BallBy.Mass
-        ? spec.Balls.Mass
-        : Round.MassOf(spec.Roll.Diameter, spec.Balls.Thickness, Round.DensityOf(spec.Dough));
-
-    /// <param name="filling">What is rolled into the log with it, per piece; nothing without.</param>
-    public static BallsSheet Work(DoughSolution dough, BallsSpec spec, RollSpec roll, Density density, (Grams Mass, Density Density)? filling = null) => new(
-        dough.Count,
-        dough.Ball,
-        dough.Ball * (1 - Tolerance.Fraction),
-        dough.Ball * (1 + Tolerance.Fraction),
-        Round.SphereOf(dough.Ball, density),
-        Round.ThicknessOf(dough.Ball, SquareCentimetres.OfRound(roll.Diameter), density),
-        CutOf(dough, spec, density, filling),
-        TrayOf(dough.Ball * dough.Count, dough.Count, spec, density));
+    internal static BallsSheet Work(CheckedBatch batch, DoughSheet sheet)
+    {
+        var (dough, spec, density) = (batch.Dough, batch.Spec.Balls, sheet.Density);
+        return new(
+            dough.Count,
+            dough.Ball,
+            dough.Ball * (1 - Tolerance.Fraction),
+            dough.Ball * (1 + Tolerance.Fraction),
+            Round.SphereOf(dough.Ball, density),
+            Round.ThicknessOf(dough.Ball, SquareCentimetres.OfRound(batch.Shape.RolledTo), density),
+            CutOf(dough, spec, density, batch is { Stuffing.Made.End: var end, Route.Filling: { } filling } ? (dough.Ball * filling.Wall.Share.Fraction, end.Density) : null),
+            TrayOf(dough.Ball * dough.Count, dough.Count, spec, density));
+    }
 
     // The longest log a bench and two hands roll evenly, mm (empirical).
     private const double LongestLog = 600;
 
+    /// <param name="filling">What is rolled into the log with it, per piece; nothing without.</param>
     private static CutSheet? CutOf(DoughSolution dough, BallsSpec spec, Density density, (Grams Mass, Density Density)? filling)
     {
         var cutting = spec.Cutting ?? CuttingSpec.Usual;
@@ -147,14 +146,6 @@ public static class BallsStage
     }
 
     private sealed record Kind(Grams Mass, int Count, int Pieces, bool Small);
-
-    /// <summary>What each of the balls still to divide should weigh, so that the last is never the runt.</summary>
-    /// <exception cref="ArgumentOutOfRangeException">No ball is left to divide.</exception>
-    public static Grams Next(Grams dough, IReadOnlyCollection<Grams> divided, int count)
-    {
-        ArgumentOutOfRangeException.ThrowIfGreaterThanOrEqual(divided.Count, count);
-        return (dough - new Grams(divided.Sum(g => g.Value))) / (count - divided.Count);
-    }
 
     /// <summary>Grams to add (positive) or take (negative) to bring a ball back to its target; zero within tolerance.</summary>
     public static Grams Correction(Grams ball, Grams target) =>

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Balls;
 
 /// <summary>Mass, diameter and thickness of a round of dough, and how it springs back (models.md C).</summary>
 public static class Round
@@ -9,10 +9,8 @@ public static class Round
     /// <summary>Lightly yeasted dough (empirical).</summary>
     public static readonly Density YeastedDensity = Density.FromKilogramsPerCubicMetre(1050);
 
-    private const string Yeast = "yeast-quick";
-
-    /// <summary>How dense a dough is: yeast fills it with gas.</summary>
-    public static Density DensityOf(DoughSpec dough) => dough.Additions.Any(a => a.Id == Yeast) ? YeastedDensity : DoughDensity;
+    /// <summary>How dense a dough is: yeast fills it with gas, if there is any.</summary>
+    public static Density DensityOf(DoughSpec dough, Kitchen kitchen) => dough.Additions.Any(a => a.Amount.IsSome && kitchen[a.Id].Is(Trait.Yeast)) ? YeastedDensity : DoughDensity;
 
     // τ₀ of the springback, minutes (empirical).
     private const double RelaxMinutes = 12;

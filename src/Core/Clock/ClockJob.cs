@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>Work the clock tells apart.</summary>
 public enum ClockWork

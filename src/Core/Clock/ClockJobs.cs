@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>From a batch sheet to what the clock has to place.</summary>
 internal static class ClockJobs
@@ -19,16 +19,16 @@ internal static class ClockJobs
     private static int Whole(Minutes m) => Math.Max((int)Math.Round(m.Value * 60), 0);
 
     /// <param name="shorter">Every rest at its least.</param>
-    public static ClockJob Of(BatchSpec spec, BatchSheet sheet, HandTimes hands, ClockSpec clock, bool shorter = false)
+    public static ClockJob Of(ClockBread bread, ClockSpec clock, bool shorter = false)
     {
-        var poured = spec.Dough.Feel == Feel.Batter;
+        var (spec, sheet, hands, poured) = (bread.Spec, bread.Sheet, bread.Batch.Kitchen.Hands, bread.Batch.Route.Poured);
         var first = FirstRest(sheet);
         var balls = BallsRest(spec, sheet, poured);
         var fold = FoldRest(spec, sheet, poured, clock.Ahead);
         int Of(RestBounds rest) => Whole(shorter ? rest.Least : rest.Chosen);
 
         var preps = new List<Prep>();
-        var ballFrom = Dough(spec, sheet, hands, Of(first), preps);
+        var ballFrom = Dough(sheet, poured, hands, Of(first), preps);
         var filled = Filling(spec, sheet, hands, preps);
         var chores = poured ? [] : Chores(spec, sheet, hands, Of(fold));
         var layFirst = poured ? hands[HandWork.Pour] : hands[HandWork.Lay];
@@ -92,7 +92,7 @@ internal static class ClockJobs
     }
 
     // Every bowl by itself, the balls in traysful out of it.
-    private static List<int> Dough(BatchSpec spec, BatchSheet sheet, HandTimes hands, int rest, List<Prep> preps)
+    private static List<int> Dough(BatchSheet sheet, bool poured, HandTimes hands, int rest, List<Prep> preps)
     {
         var from = new List<int>(sheet.Balls.Count);
         var lots = Math.Min(sheet.Dough.Lots.Count, sheet.Balls.Count);
@@ -104,7 +104,6 @@ internal static class ClockJobs
             preps.Add(new(ClockWork.Mix, lot + 1, bowl, []));
         }
 
-        var poured = spec.Dough.Feel == Feel.Batter;
         var tray = 0;
         for (var lot = 0; lot < lots; lot++)
         {

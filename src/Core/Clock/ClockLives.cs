@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>From what happened to each piece to what is drawn and said of it.</summary>
 internal static class ClockLives

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>What hands do: touches at the pans first, then the bench.</summary>
 internal sealed partial class ClockRun

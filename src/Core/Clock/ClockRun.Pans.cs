@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>What goes on the pans, when, and under which hands.</summary>
 internal sealed partial class ClockRun
@@ -130,7 +130,7 @@ internal sealed partial class ClockRun
     {
         var flame = to.At.Value > from.At.Value ? Flame.High : Flame.Off;
         const int whateverItTakes = 600; // a pan that flame never brings there
-        return (int)Math.Round(Empty.Until(to.On with { Flame = flame }, from.At, to.At)?.Value ?? whateverItTakes);
+        return (int)Math.Round(EmptyPan.Until(to.On with { Flame = flame }, from.At, to.At)?.Value ?? whateverItTakes);
     }
 
     private void Reserve(PlaceFloor place, OnPlace on, int shift, bool wiped = false)

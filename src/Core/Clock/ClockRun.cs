@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>
 /// Plays a service from one moment on, second by second where something happens. Hands lay bench work aside for every touch at a pan, so

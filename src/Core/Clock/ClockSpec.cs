@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>What a timetable hangs on.</summary>
 public enum ClockBy

@@ -1,7 +1,15 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>One bread of a service, planned.</summary>
-public sealed record ClockBread(BatchSpec Spec, BatchSheet Sheet);
+internal sealed record ClockBread(CheckedBatch Batch, BatchSheet Sheet)
+{
+    public BatchSpec Spec => Batch.Spec;
+
+    public static ClockBread Of(CheckedBatch batch) => new(batch, Planner.Plan(batch));
+
+    /// <summary>The same bread with another pan; the same as it is where that cannot be.</summary>
+    public ClockBread On(PanSpec pan) => Planner.Check(Spec with { Pan = pan }, Batch.Kitchen).Value is { } changed ? Of(changed) : this;
+}
 
 /// <summary>Stage 9: from sheets to a timetable (models.md G).</summary>
 public static class ClockStage
@@ -10,13 +18,13 @@ public static class ClockStage
     private static readonly double[] FoldFirsts = [0, 0.2, 0.4, 0.6, 0.8, 1];
     private static readonly int[] RollAheads = [1, 2, 3, 5, 8, 24];
 
-    /// <param name="breads">In the order they go on the pans; at least one.</param>
+    /// <param name="batches">In the order they go on the pans; at least one.</param>
     /// <param name="now">Now, on the clock of <paramref name="at"/>; nothing when nobody minds.</param>
     /// <param name="at">The table by <see cref="ClockBy.Table"/>, the beginning by <see cref="ClockBy.Start"/>.</param>
-    public static ClockSheet Work(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, Seconds? now = null, Seconds at = default)
+    public static ClockSheet Work(IReadOnlyList<CheckedBatch> batches, ClockSpec clock, Seconds? now = null, Seconds at = default)
     {
-        (breads, clock) = Frozen(breads, clock, larder);
-        var jobs = Jobs(breads, clock, larder);
+        (var breads, clock) = Frozen([.. batches.Select(ClockBread.Of)], clock);
+        var jobs = Jobs(breads, clock);
         var best = Best(jobs, clock);
         return Sheet(jobs, breads, clock, best, Lateness(clock, best, now, at), clock.By == ClockBy.Table && now is { } n ? new(Math.Max(n.Value - at.Value, 0)) : default);
     }
@@ -24,28 +32,26 @@ public static class ClockStage
     // How much too late it is to begin as early as this would have to.
     private static Seconds Lateness(ClockSpec clock, Timetable table, Seconds? now, Seconds at) => now is not { } n || clock.By == ClockBy.Soonest
         ? default
-        : new(Math.Max(n.Value - at.Value + (clock.By == ClockBy.Table ? table.Worth.Ends : 0), 0));
+        : new(Math.Max(n.Value - at.Value + (clock.By == ClockBy.Table ? table.Objectives.Ends : 0), 0));
 
     /// <summary>The same service planned anew with one thing changed, for each thing that can be: what it would buy.</summary>
-    public static IReadOnlyList<WhatIfSheet> WhatIfs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, Seconds? now = null, Seconds at = default)
+    public static IReadOnlyList<WhatIfSheet> WhatIfs(IReadOnlyList<CheckedBatch> batches, ClockSpec clock, Seconds? now = null, Seconds at = default)
     {
-        (breads, clock) = Frozen(breads, clock, larder);
-        var jobs = Jobs(breads, clock, larder);
+        (var breads, clock) = Frozen([.. batches.Select(ClockBread.Of)], clock);
+        var jobs = Jobs(breads, clock);
         var best = Best(jobs, clock);
-        return [.. WhatIfs(breads, clock, larder, jobs, best, Lateness(clock, best, now, at))];
+        return [.. WhatIfs(breads, clock, jobs, best, Lateness(clock, best, now, at))];
     }
 
     /// <summary>What goes on the pan frozen has been in the freezer, and what comes from there goes on frozen.</summary>
-    internal static (IReadOnlyList<ClockBread> Breads, ClockSpec Clock) Frozen(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder) =>
-        clock.Ahead == Ahead.Freezer ? ([.. breads.Select(b => Frozen(b, larder))], clock)
+    internal static (IReadOnlyList<ClockBread> Breads, ClockSpec Clock) Frozen(IReadOnlyList<ClockBread> breads, ClockSpec clock) =>
+        clock.Ahead == Ahead.Freezer ? ([.. breads.Select(Frozen)], clock)
         : breads.All(b => b.Spec.Pan.Frozen) ? (breads, clock with { Ahead = Ahead.Freezer })
         : (breads, clock);
 
-    private static ClockBread Frozen(ClockBread bread, Larder larder) =>
-        bread.Spec.Pan.Frozen || bread.Spec.Dough.Feel == Feel.Batter ? bread : Planned(bread.Spec with { Pan = bread.Spec.Pan with { Frozen = true } }, larder);
+    private static ClockBread Frozen(ClockBread bread) => bread.Spec.Pan.Frozen || bread.Batch.Route.Poured ? bread : bread.On(bread.Spec.Pan with { Frozen = true });
 
-    internal static IReadOnlyList<ClockJob> Jobs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, bool shorter = false) =>
-        [.. breads.Select(b => ClockJobs.Of(b.Spec, b.Sheet, larder.Hands, clock, shorter))];
+    internal static IReadOnlyList<ClockJob> Jobs(IReadOnlyList<ClockBread> breads, ClockSpec clock, bool shorter = false) => [.. breads.Select(b => ClockJobs.Of(b, clock, shorter))];
 
     /// <summary>The policy that does best by the objectives of models.md G, in their order.</summary>
     internal static Timetable Best(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor? from = null)
@@ -62,8 +68,8 @@ public static class ClockStage
 
     // Towards a table the beginning can move: what counts is how old the first piece gets. Forwards from a moment it is the end that counts.
     internal static (bool, int, int, int, int) Rank(Timetable t, ClockBy by) => by == ClockBy.Table
-        ? (t.Stuck, t.Worth.Over, t.Worth.Oldest, t.Worth.Idle, t.Worth.Ends)
-        : (t.Stuck, t.Worth.Over, t.Worth.Ends, t.Worth.Oldest, t.Worth.Idle);
+        ? (t.Stuck, t.Objectives.Over, t.Objectives.Oldest, t.Objectives.Idle, t.Objectives.Ends)
+        : (t.Stuck, t.Objectives.Over, t.Objectives.Ends, t.Objectives.Oldest, t.Objectives.Idle);
 
     /// <summary>Nobody can be quicker than the greatest of these, models.md G.</summary>
     internal static (int Hands, int Pans, int Chain) Bounds(IReadOnlyList<ClockJob> jobs, ClockSpec clock)
@@ -93,7 +99,7 @@ public static class ClockStage
     private static ClockSheet Sheet(
         IReadOnlyList<ClockJob> jobs, IReadOnlyList<ClockBread> breads, ClockSpec clock, Timetable best, Seconds late, Seconds gone)
     {
-        var lead = new Seconds(best.Worth.Ends);
+        var lead = new Seconds(best.Objectives.Ends);
         return new(
             lead,
             (int)Math.Ceiling(best.Policy.FoldFirst * jobs[0].Balls),
@@ -116,7 +122,7 @@ public static class ClockStage
         // With a few pieces the rests are all there is to wait for (empirical bound); else what is short at every piece holds it up.
         const int mostlyRests = 4;
         var bottleneck = chain > mostlyRests * Math.Max(hands, pans) ? Bottleneck.Rests : handsEach > panEach ? Bottleneck.Hands : Bottleneck.Pans;
-        var roasting = Math.Max(best.Worth.Oldest, 1);
+        var roasting = Math.Max(best.Objectives.Oldest, 1);
         return new(
             bottleneck,
             new(bound),
@@ -126,8 +132,8 @@ public static class ClockStage
             new(Math.Round(handsEach)),
             new(Math.Round(panEach)),
             (int)Math.Floor(3600 / Math.Max(Math.Max(handsEach, panEach), 1)),
-            new(best.Worth.Oldest),
-            Percent.FromFraction(Math.Min((double)best.Worth.Idle / ((double)places * (roasting + jobs[0].Pan.Length)), 1)),
+            new(best.Objectives.Oldest),
+            Percent.FromFraction(Math.Min((double)best.Objectives.Idle / ((double)places * (roasting + jobs[0].Pan.Length)), 1)),
             new(best.RolledWait),
             [.. Breaches(jobs, best, late, gone)]);
     }
@@ -148,13 +154,13 @@ public static class ClockStage
 
         for (var b = 0; b < jobs.Count; b++)
         {
-            var lifted = best.Breads[b].Lifted.Where(l => l >= 0).DefaultIfEmpty(best.Worth.Ends).Min();
+            var lifted = best.Breads[b].Lifted.Where(l => l >= 0).DefaultIfEmpty(best.Objectives.Ends).Min();
             foreach (var breach in new[]
             {
                 Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
                 Over(ClockBreach.FoldedWaits, b, FoldedWait(best.Breads[b], jobs[b]), jobs[b].Limits.Folded),
                 Over(ClockBreach.DoughStands, b, Stood(best.Breads[b], jobs[b]), jobs[b].Limits.Stands),
-                Over(ClockBreach.GoesStiff, b, best.Worth.Ends - lifted, Math.Max(jobs[b].Limits.Soft, 1)),
+                Over(ClockBreach.GoesStiff, b, best.Objectives.Ends - lifted, Math.Max(jobs[b].Limits.Soft, 1)),
             })
             {
                 if (breach is not null)
@@ -181,7 +187,7 @@ public static class ClockStage
 
     // ---- what if
 
-    private static IEnumerable<WhatIfSheet> WhatIfs(IReadOnlyList<ClockBread> breads, ClockSpec clock, Larder larder, IReadOnlyList<ClockJob> jobs, Timetable now, Seconds late)
+    private static IEnumerable<WhatIfSheet> WhatIfs(IReadOnlyList<ClockBread> breads, ClockSpec clock, IReadOnlyList<ClockJob> jobs, Timetable now, Seconds late)
     {
         WhatIfSheet Sheet(WhatIf what, IReadOnlyList<ClockJob> then, ClockSpec with, BatchSpec batch)
         {
@@ -189,16 +195,16 @@ public static class ClockStage
             var report = Report(then, with, table);
             return new(
                 what,
-                new(now.Worth.Ends - table.Worth.Ends),
-                new(now.Worth.Oldest - table.Worth.Oldest),
+                new(now.Objectives.Ends - table.Objectives.Ends),
+                new(now.Objectives.Oldest - table.Objectives.Oldest),
                 report.PerHour,
                 report.Breaches.Count,
-                new(table.Worth.Ends),
-                now.Worth.Ends - table.Worth.Ends >= late.Value,
+                new(table.Objectives.Ends),
+                now.Objectives.Ends - table.Objectives.Ends >= late.Value,
                 batch);
         }
 
-        WhatIfSheet With(WhatIf what, ClockSpec with) => Sheet(what, with.Ahead == clock.Ahead ? jobs : Jobs(breads, with, larder), with, breads[0].Spec with { Clock = with });
+        WhatIfSheet With(WhatIf what, ClockSpec with) => Sheet(what, with.Ahead == clock.Ahead ? jobs : Jobs(breads, with), with, breads[0].Spec with { Clock = with });
 
         if (clock.Pans < ClockSpec.MostPans)
         {
@@ -215,18 +221,18 @@ public static class ClockStage
             yield return With(WhatIf.RollTwoAhead, clock with { RollAhead = 2 });
         }
 
-        yield return Sheet(WhatIf.ShorterRests, Jobs(breads, clock, larder, shorter: true), clock, Rested(breads[0].Spec, jobs[0], clock));
-        if (breads.Any(b => b.Spec.Pan.Roasting != Roasting.DryThenFry && b.Spec.Dough.Feel != Feel.Batter && b.Spec.Pan.Own is null))
+        yield return Sheet(WhatIf.ShorterRests, Jobs(breads, clock, shorter: true), clock, Rested(breads[0].Spec, jobs[0], clock));
+        if (breads.Any(b => b.Spec.Pan.Roasting != Roasting.DryThenFry && !b.Batch.Route.Poured && b.Spec.Pan.Own is null))
         {
-            IReadOnlyList<ClockBread> dry = [.. breads.Select(b => Dry(b, larder))];
-            yield return Sheet(WhatIf.DryThenFry, Jobs(dry, clock, larder), clock, dry[0].Spec);
+            IReadOnlyList<ClockBread> dry = [.. breads.Select(Dry)];
+            yield return Sheet(WhatIf.DryThenFry, Jobs(dry, clock), clock, dry[0].Spec);
         }
 
-        if (clock.Ahead == Ahead.None && breads.Any(b => b.Spec.Dough.Feel != Feel.Batter))
+        if (clock.Ahead == Ahead.None && breads.Any(b => !b.Batch.Route.Poured))
         {
             yield return With(WhatIf.FridgeOvernight, clock with { Ahead = Ahead.Fridge });
-            var (frozen, freezer) = Frozen(breads, clock with { Ahead = Ahead.Freezer }, larder);
-            yield return Sheet(WhatIf.FrozenRounds, Jobs(frozen, freezer, larder), freezer, frozen[0].Spec with { Clock = freezer });
+            var (frozen, freezer) = Frozen(breads, clock with { Ahead = Ahead.Freezer });
+            yield return Sheet(WhatIf.FrozenRounds, Jobs(frozen, freezer), freezer, frozen[0].Spec with { Clock = freezer });
         }
     }
 
@@ -238,8 +244,5 @@ public static class ClockStage
         Roll = clock.Ahead == Ahead.Fridge ? spec.Roll : spec.Roll with { Rest = new(Math.Min(job.FoldRest.Least.Value, spec.Roll.Rest.Value)) },
     };
 
-    private static ClockBread Dry(ClockBread bread, Larder larder) =>
-        bread.Spec.Dough.Feel == Feel.Batter || bread.Spec.Pan.Own is not null ? bread : Planned(bread.Spec with { Pan = bread.Spec.Pan with { Roasting = Roasting.DryThenFry } }, larder);
-
-    private static ClockBread Planned(BatchSpec spec, Larder larder) => new(spec, Planner.Plan(spec, larder, larder.Learned));
+    private static ClockBread Dry(ClockBread bread) => bread.Batch.Route.Poured || bread.Spec.Pan.Own is not null ? bread : bread.On(bread.Spec.Pan with { Roasting = Roasting.DryThenFry });
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>Where one piece is on its way.</summary>
 public enum PieceAt

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>One press at the bench: the kinds of hand work in it, and what takes the same time whatever the hands.</summary>
 /// <param name="Works">Each with how often it is done; none twice.</param>

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Clock;
 
 /// <summary>Hands at work, without a break.</summary>
 public sealed record Stretch(Seconds From, Seconds To);
@@ -27,7 +27,7 @@ public sealed record PieceLife(int Bread, int Number, Seconds? Rounded, Seconds?
 /// <param name="Over">Seconds over all limits together.</param>
 /// <param name="Oldest">From the first piece lifted to the last.</param>
 /// <param name="Idle">Places of pans that stand empty between the first piece and the last.</param>
-internal readonly record struct Worth(int Ends, int Over, int Oldest, int Idle);
+internal readonly record struct Objectives(int Ends, int Over, int Oldest, int Idle);
 
 /// <summary>A choice of how far ahead hands work.</summary>
 /// <param name="FoldFirst">Share of all balls that are folded before the first is rolled.</param>
@@ -37,7 +37,7 @@ internal sealed record Policy(double FoldFirst, int RollAhead);
 /// <summary>What the run of one policy gave. Times in whole seconds since the service began.</summary>
 internal sealed record Timetable(
     Policy Policy,
-    Worth Worth,
+    Objectives Objectives,
     IReadOnlyList<HandSlot> Hands,
     IReadOnlyList<PanSlot> Pans,
     IReadOnlyList<BreadFloor> Breads,

@@ -1,14 +1,14 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Cost;
 
 /// <summary>Something used up outside the dough, for the whole batch.</summary>
 public sealed record Spent(string Id, Grams Mass, CostPart Part)
 {
     /// <summary>Fat and flour laid on and between the leaves, what is in the filling, and fat in the pan.</summary>
-    public static IReadOnlyList<Spent> On(BatchSpec spec, FillingMade? made, int balls, int pieces) =>
+    internal static IReadOnlyList<Spent> On(CheckedBatch batch, int balls, int pieces) =>
     [
-        .. made is null ? [] : FillingInputs.Of(spec.Filling!, made).Where(f => f.Mass.Value > 0).Select(f => new Spent(f.Id, f.Mass, CostPart.Filling)),
-        .. FoldInputs.Of(spec).Select(u => new Spent(u.Id, u.OfBall * balls, CostPart.Inside))
-            .Concat(spec.Pan.Fats().Select(f => new Spent(f.Id, f.Mass * pieces, CostPart.Pan)))
+        .. batch.Stuffing is null ? [] : FillingInputs.Of(batch.Route.Filling!, batch.Stuffing.Made).Where(f => f.Mass.Value > 0).Select(f => new Spent(f.Id, f.Mass, CostPart.Filling)),
+        .. batch.Shape.Inputs.Select(u => new Spent(u.Id, u.OfBall * balls, CostPart.Inside))
+            .Concat(batch.Spec.Pan.Fats().Select(f => new Spent(f.Id, f.Mass * pieces, CostPart.Pan)))
             .Where(u => u.Mass.Value > 0),
     ];
 }
@@ -34,25 +34,31 @@ public sealed record PartCost(CostPart Part, Money Batch, Money Piece);
 /// <param name="Unpriced">Ids that are used and have none.</param>
 public sealed record CostSheet(bool Known, Money Batch, Money Piece, IReadOnlyList<PartCost> Parts, IReadOnlyList<string> Unpriced)
 {
-    // From the tap.
-    private const string Free = "water";
-
-    public static CostSheet Of(DoughSheet dough, IReadOnlyList<Spent> used, int count, Larder larder)
+    internal static CostSheet Of(DoughSolution dough, IReadOnlyList<Spent> used, int count, Kitchen kitchen)
     {
-        var all = dough.Portions
-            .Select(p => new Spent(p.Id, p.Mass, Enum.Parse<CostPart>(p.Part.ToString())))
-            .Concat(used)
-            .Where(u => u.Mass.Value > 0 && u.Id != Free)
+        var all = dough.Bowl.Lines.Zip(dough.Grams)
+            .Select(l => (Item: l.First.Item, Mass: new Grams(l.Second), Part: PartOf(l.First.Part)))
+            .Concat(used.Select(u => (Item: kitchen[u.Id], u.Mass, u.Part)))
+            .Where(u => u.Mass.Value > 0 && !u.Item.Is(Trait.Free))
             .ToList();
         PartCost[] parts =
         [
-            .. all.Where(u => larder[u.Id].Price is not null).GroupBy(u => u.Part).OrderBy(g => g.Key).Select(g =>
+            .. all.Where(u => u.Item.Price is not null).GroupBy(u => u.Part).OrderBy(g => g.Key).Select(g =>
             {
-                var cost = new Money(g.Sum(u => larder[u.Id].Price is { } p ? (p.Cost * (u.Mass / p.Pack)).Value : 0));
+                var cost = new Money(g.Sum(u => u.Item.Price is { } p ? (p.Cost * (u.Mass / p.Pack)).Value : 0));
                 return new PartCost(g.Key, cost, cost / count);
             }),
         ];
         var batch = new Money(parts.Sum(p => p.Batch.Value));
-        return new(parts.Length > 0, batch, batch / count, parts, [.. all.Where(u => larder[u.Id].Price is null).Select(u => u.Id).Distinct()]);
+        return new(parts.Length > 0, batch, batch / count, parts, [.. all.Where(u => u.Item.Price is null).Select(u => u.Item.Id).Distinct()]);
     }
+
+    private static CostPart PartOf(DoughPart part) => part switch
+    {
+        DoughPart.Flour => CostPart.Flour,
+        DoughPart.Liquid => CostPart.Liquid,
+        DoughPart.Fat => CostPart.Fat,
+        DoughPart.Salt => CostPart.Salt,
+        _ => CostPart.Addition,
+    };
 }

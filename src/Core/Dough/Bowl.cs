@@ -1,7 +1,7 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 /// <summary>Which line of the dough a portion stands for.</summary>
-public enum Part
+public enum DoughPart
 {
     Flour,
     Liquid,
@@ -22,25 +22,26 @@ public sealed class Bowl
     public const double BatterHydration = 180;
 
     // Volume of a batter from its parts: dry solids of flour pack to about this, kg/l (empirical).
-    private const double SolidsDensity = 1.45, FatDensity = 0.92;
+    private const double SolidsDensity = 1.45;
 
     private readonly DoughSpec spec;
     private readonly double target;
 
-    private Bowl(DoughSpec spec, Line[] lines, double target)
+    private Bowl(DoughSpec spec, Line[] lines, double target, Density dough)
     {
         this.spec = spec;
         this.target = target;
+        DoughDensity = dough;
         Lines = lines;
         Rest = Array.FindIndex(lines, l => l.Amount.By == AmountBy.Rest);
-        Salt = Array.FindIndex(lines, l => l.Part == Part.Salt);
-        Anchor = Rest >= 0 ? Rest : Array.FindIndex(lines, l => l.Part == Part.Liquid && l.Amount.By == AmountBy.Share);
+        Salt = Array.FindIndex(lines, l => l.Part == DoughPart.Salt);
+        Anchor = Rest >= 0 ? Rest : Array.FindIndex(lines, l => l.Part == DoughPart.Liquid && l.Amount.By == AmountBy.Share);
     }
 
     /// <summary>One line of the dough.</summary>
     /// <param name="Index">Its place in its list of the spec.</param>
     /// <param name="Item">What it is, a puree as thick as this one is.</param>
-    public sealed record Line(Part Part, int Index, Ingredient Item, Amount Amount);
+    public sealed record Line(DoughPart Part, int Index, Ingredient Item, Amount Amount);
 
     public IReadOnlyList<Line> Lines { get; }
 
@@ -50,21 +51,26 @@ public sealed class Bowl
     /// <summary>The liquid a batch can start from; −1 when all are fixed by mass.</summary>
     public int Anchor { get; }
 
+    /// <summary>Of a dough of this, whatever is in it: leaven that is there fills it with gas.</summary>
+    public Density DoughDensity { get; }
+
     private int Salt { get; }
 
     /// <param name="spec">Its ids are in the larder and its kinds and ranges are right.</param>
-    public static Bowl Of(DoughSpec spec, FlourMix mix, Larder larder)
+    /// <param name="poured">Liquor of the filling that goes in as one liquid more; nothing without.</param>
+    internal static Bowl Of(DoughSpec spec, FlourMix mix, Kitchen kitchen, Liquor? poured = null)
     {
         var parts = spec.Flours.Sum(f => f.Parts);
         Line[] lines =
         [
-            .. spec.Flours.Select((f, i) => new Line(Part.Flour, i, larder[f.Id], Amount.OfFlour(100 * f.Parts / parts))),
-            .. spec.Liquids.Select((l, i) => new Line(Part.Liquid, i, l.Water is { } w ? larder[l.Id].WithWater(w) : larder[l.Id], l.Amount)),
-            new(Part.Fat, 0, larder[spec.Fat.Id], spec.Fat.Amount),
-            new(Part.Salt, 0, larder[spec.Salt.Id], spec.Salt.Amount),
-            .. spec.Additions.Select((a, i) => new Line(Part.Addition, i, larder[a.Id], a.Amount)),
+            .. spec.Flours.Select((f, i) => new Line(DoughPart.Flour, i, kitchen[f.Id], Amount.OfFlour(100 * f.Parts / parts))),
+            .. spec.Liquids.Select((l, i) => new Line(DoughPart.Liquid, i, l.Water is { } w ? kitchen[l.Id].WithWater(w) : kitchen[l.Id], l.Amount)),
+            .. poured is null ? [] : new Line[] { new(DoughPart.Liquid, spec.Liquids.Count, poured.AsItem(), Amount.Weighed(poured.Mass.Value)) },
+            new(DoughPart.Fat, 0, kitchen[spec.Fat.Id], spec.Fat.Amount),
+            new(DoughPart.Salt, 0, kitchen[spec.Salt.Id], spec.Salt.Amount),
+            .. spec.Additions.Select((a, i) => new Line(DoughPart.Addition, i, kitchen[a.Id], a.Amount)),
         ];
-        return new(spec, lines, mix.Absorption.Value + PointsOf(spec.Feel));
+        return new(spec, lines, mix.Absorption.Value + PointsOf(spec.Feel), Round.DensityOf(spec, kitchen));
     }
 
     /// <summary>The points of water a feel asks for over medium.</summary>
@@ -134,7 +140,7 @@ public sealed class Bowl
         {
             var item = Lines[i].Item;
             mass += grams[i];
-            volume += grams[i] * (item.Water.Fraction + item.Fat.Fraction / FatDensity + (item.Solids.Fraction - item.Fat.Fraction) / SolidsDensity);
+            volume += grams[i] * (item.Water.Fraction + item.Fat.Fraction / Ingredient.FatDensity.Value + (item.Solids.Fraction - item.Fat.Fraction) / SolidsDensity);
         }
 
         return new(mass / volume);

@@ -1,9 +1,7 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 public static class DoughNotes
 {
-    private const string Egg = "egg", Yeast = "yeast-quick", Powder = "baking-powder", Honey = "honey";
-
     // Usual ranges, percent of flour (work.md 1): over them it shows.
     private static readonly Percent MostSugar = new(6), MostPowder = new(1.5), MostYeast = new(0.5);
 
@@ -13,43 +11,44 @@ public static class DoughNotes
     // A ball that many percent off the one wanted is worth a word.
     private const double WorthSaying = 4;
 
-    public static IEnumerable<Note> Of(BatchSpec spec, DoughSheet dough, DoughSolution solved, Larder larder)
+    internal static IEnumerable<Note> Of(CheckedBatch batch, DoughSheet dough)
     {
-        var (code, weight) = dough.Feel switch
+        var (spec, solved) = (batch.Spec, batch.Dough);
+        var (code, severity) = dough.Feel switch
         {
-            DoughFeel.Stiff => (NoteCode.DoughStiff, Weight.Wrong),
-            DoughFeel.FirmSide => (NoteCode.DoughFirmSide, Weight.Watch),
-            DoughFeel.OnTarget => (NoteCode.DoughOnTarget, Weight.Right),
-            DoughFeel.SoftSide => (NoteCode.DoughSoftSide, Weight.Watch),
-            DoughFeel.Sticky => (NoteCode.DoughSticky, Weight.Wrong),
-            DoughFeel.Pours => (NoteCode.BatterPours, Weight.Right),
-            DoughFeel.TooThick => (NoteCode.BatterTooThick, Weight.Wrong),
-            DoughFeel.TooThin => (NoteCode.BatterTooThin, Weight.Wrong),
-            _ => (NoteCode.DoughBatter, Weight.Wrong),
+            DoughFeel.Stiff => (NoteCode.DoughStiff, Severity.Wrong),
+            DoughFeel.FirmSide => (NoteCode.DoughFirmSide, Severity.Watch),
+            DoughFeel.OnTarget => (NoteCode.DoughOnTarget, Severity.Right),
+            DoughFeel.SoftSide => (NoteCode.DoughSoftSide, Severity.Watch),
+            DoughFeel.Sticky => (NoteCode.DoughSticky, Severity.Wrong),
+            DoughFeel.Pours => (NoteCode.BatterPours, Severity.Right),
+            DoughFeel.TooThick => (NoteCode.BatterTooThick, Severity.Wrong),
+            DoughFeel.TooThin => (NoteCode.BatterTooThin, Severity.Wrong),
+            _ => (NoteCode.DoughBatter, Severity.Wrong),
         };
         yield return new(
             code,
             Stage.Dough,
-            weight,
+            severity,
             [
                 Quantity.Of("hydration", dough.Hydration),
                 Quantity.Of("gap", new Percent(Math.Abs(dough.Gap.Value))),
                 Quantity.Of("right", dough.HydrationOnTarget),
             ],
-            Mends: weight == Weight.Right ? null : [WaterTo(spec.Dough, dough)]);
+            Mends: severity == Severity.Right ? null : [WaterTo(spec.Dough, dough)]);
 
-        if (spec.Dough.Feel != Feel.Batter && dough.Fat.Value < LeastFat.Value)
+        if (!batch.Route.Poured && dough.Fat.Value < LeastFat.Value)
         {
-            yield return new(NoteCode.DoughLean, Stage.Dough, Weight.Watch, [Quantity.Of("fat", dough.Fat), Quantity.Of("least", LeastFat)], Mends: [FatTo(spec.Dough)]);
+            yield return new(NoteCode.DoughLean, Stage.Dough, Severity.Watch, [Quantity.Of("fat", dough.Fat), Quantity.Of("least", LeastFat)], Mends: [FatTo(spec.Dough)]);
         }
 
-        if (solved.PlannedBall / Wanted(spec, dough) is var even && Math.Abs(even - 1) * 100 > WorthSaying && DoughSolver.PiecesOf(spec.Start) is null)
+        if (solved.PlannedBall / solved.Wanted is var even && Math.Abs(even - 1) * 100 > WorthSaying && DoughSolver.PiecesOf(spec.Start) is null)
         {
-            yield return new(NoteCode.BallsEvened, Stage.Dough, Weight.Watch,
-                [Quantity.Count("count", solved.Count), Quantity.Of("ball", solved.PlannedBall), Quantity.Of("wanted", Wanted(spec, dough))]);
+            yield return new(NoteCode.BallsEvened, Stage.Dough, Severity.Watch,
+                [Quantity.Count("count", solved.Count), Quantity.Of("ball", solved.PlannedBall), Quantity.Of("wanted", solved.Wanted)]);
         }
 
-        foreach (var note in Salts(spec.Dough, dough).Concat(Sweets(dough)).Concat(Leavens(dough)).Concat(Cautions(spec, dough, larder)))
+        foreach (var note in Salts(spec.Dough, dough).Concat(Sweets(dough)).Concat(Leavens(batch)).Concat(Cautions(batch)))
         {
             yield return note;
         }
@@ -74,19 +73,16 @@ public static class DoughNotes
     private static Mend FatTo(DoughSpec spec) =>
         new(MendCode.DoughFatTo, [Quantity.Of("fat", UsualFat)], Dough: spec with { Fat = spec.Fat with { Amount = Amount.OfFlour(UsualFat.Value) } });
 
-    private static Grams Wanted(BatchSpec spec, DoughSheet dough) =>
-        spec.Dough.Feel == Feel.Batter ? Vessels.Weigh(spec.Ladle.Volume, dough.Density) : BallsStage.WantedBall(spec);
-
     private static IEnumerable<Note> Salts(DoughSpec spec, DoughSheet dough)
     {
         var (leastSalt, mostSalt) = dough.SaltGood;
         if (dough.Salt.Value < leastSalt.Value)
         {
-            yield return new(NoteCode.SaltLow, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("least", leastSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
+            yield return new(NoteCode.SaltLow, Stage.Dough, Severity.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("least", leastSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
         }
         else if (dough.Salt.Value > mostSalt.Value)
         {
-            yield return new(NoteCode.SaltHigh, Stage.Dough, Weight.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", mostSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
+            yield return new(NoteCode.SaltHigh, Stage.Dough, Severity.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", mostSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
         }
     }
 
@@ -94,39 +90,41 @@ public static class DoughNotes
     {
         if (dough.Sugar.Value > MostSugar.Value)
         {
-            yield return new(NoteCode.SugarHigh, Stage.Dough, Weight.Watch, [Quantity.Of("sugar", dough.Sugar), Quantity.Of("most", MostSugar)]);
+            yield return new(NoteCode.SugarHigh, Stage.Dough, Severity.Watch, [Quantity.Of("sugar", dough.Sugar), Quantity.Of("most", MostSugar)]);
         }
     }
 
-    private static IEnumerable<Note> Leavens(DoughSheet dough)
+    private static IEnumerable<Note> Leavens(CheckedBatch batch)
     {
-        foreach (var (id, most, code) in new[] { (Powder, MostPowder, NoteCode.MuchPowder), (Yeast, MostYeast, NoteCode.MuchYeast) })
+        foreach (var (line, grams) in batch.Dough.Bowl.Lines.Zip(batch.Dough.Grams))
         {
-            var share = new Percent(dough.Portions.Where(p => p.Id == id).Sum(p => p.Share.Value));
-            if (share.Value > most.Value)
+            var (most, code) = line.Item.Is(Trait.Yeast) ? (MostYeast, NoteCode.MuchYeast) : (MostPowder, NoteCode.MuchPowder);
+            var share = new Percent(100 * grams / batch.Dough.Flour.Value);
+            if (line.Item.Leavens && share.Value > most.Value)
             {
-                yield return new(code, Stage.Dough, Weight.Watch, [Quantity.Of("share", share), Quantity.Of("most", most)], id);
+                yield return new(code, Stage.Dough, Severity.Watch, [Quantity.Of("share", share), Quantity.Of("most", most)], line.Item.Id);
             }
         }
     }
 
-    private static IEnumerable<Note> Cautions(BatchSpec spec, DoughSheet dough, Larder larder)
+    private static IEnumerable<Note> Cautions(CheckedBatch batch)
     {
-        if (dough.Portions.Any(p => p.Id == Egg && p.Mass.Value > 0))
+        bool Has(Trait trait) => batch.Dough.InIt.Any(i => i.Is(trait));
+        if (Has(Trait.RawRisk))
         {
-            yield return new(NoteCode.RawEgg, Stage.Dough, Weight.Caution, []);
+            yield return new(NoteCode.RawEgg, Stage.Dough, Severity.Caution, []);
         }
 
-        if (dough.Portions.Any(p => p.Id == Honey && p.Mass.Value > 0))
+        if (Has(Trait.NotForInfants))
         {
-            yield return new(NoteCode.HoneyInfants, Stage.Dough, Weight.Caution, []);
+            yield return new(NoteCode.HoneyInfants, Stage.Dough, Severity.Caution, []);
         }
 
-        if (dough.Portions.Any(p => p.Part == Part.Addition && p.Mass.Value > 0 && larder[p.Id].Kind == IngredientKind.Leaven) && spec.Rest.Place == RestPlace.Room)
+        if (batch.Dough.InIt.Any(i => i.Leavens) && batch.Spec.Rest.Place == RestPlace.Room)
         {
-            yield return new(NoteCode.LeavenShortensRest, Stage.Rest, Weight.Watch, []);
+            yield return new(NoteCode.LeavenShortensRest, Stage.Rest, Severity.Watch, []);
         }
 
-        yield return new(NoteCode.RawFlour, Stage.Dough, Weight.Caution, []);
+        yield return new(NoteCode.RawFlour, Stage.Dough, Severity.Caution, []);
     }
 }

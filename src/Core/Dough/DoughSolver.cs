@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 /// <summary>A dough whose every figure is known.</summary>
 /// <param name="Grams">As planned, one for each line of the bowl.</param>
@@ -6,14 +6,19 @@ namespace Ystrata.Core;
 /// <param name="Mass">Dough in the bowl.</param>
 /// <param name="Net">What of it becomes balls.</param>
 /// <param name="Ball">The ball that uses the dough up; the one wanted, but for a whole number of pieces.</param>
-public sealed record DoughSolution(Bowl Bowl, Grams Flour, double[] Grams, double[] Actual, Grams Mass, Grams Net, int Count, Grams Ball, Grams PlannedBall);
+/// <param name="Wanted">The ball, or ladleful, that was asked for.</param>
+public sealed record DoughSolution(Bowl Bowl, Grams Flour, double[] Grams, double[] Actual, Grams Mass, Grams Net, int Count, Grams Ball, Grams PlannedBall, Grams Wanted)
+{
+    /// <summary>What there is something of in it.</summary>
+    internal IEnumerable<Ingredient> InIt => Bowl.Lines.Where((_, i) => Actual[i] > 0).Select(l => l.Item);
+}
 
 /// <summary>The one solver behind all six questions: whatever figure a batch starts from, it finds the flour, and everything follows.</summary>
 /// <remarks>
 /// Every figure grows with the flour, and is linear in it but for kinks (fat past 10 %, the least loss), so a secant from two guesses lands
 /// in a few steps. Pieces and eaters fix the balls; flour, liquid and filling fix the dough, whose balls are then evened out.
 /// </remarks>
-public static class DoughSolver
+public sealed class DoughSolver
 {
     public const int MostPieces = 500;
 
@@ -23,22 +28,36 @@ public static class DoughSolver
     private const double LeastFlour = 1;
     private static readonly Grams LeastLoss = new(5);
 
-    /// <returns>The solution, or why there is none.</returns>
-    public static (DoughSolution? Solution, Refusal? Refusal) Solve(BatchSpec spec, FlourMix mix, Larder larder, Learned learned)
+    private readonly DoughSpec dough;
+    private readonly StartSpec start;
+    private readonly Route route;
+    private readonly FlourMix mix;
+    private readonly Kitchen kitchen;
+    private readonly FillingMade? filling;
+    private readonly double share;
+
+    private DoughSolver(BatchSpec spec, Route route, FlourMix mix, Kitchen kitchen, FillingMade? filling) =>
+        (dough, start, this.route, this.mix, this.kitchen, this.filling, share) = (spec.Dough, spec.Start, route, mix, kitchen, filling, route.Filling?.Wall.Share.Fraction ?? 0);
+
+    /// <param name="filling">As it was made; nothing for a bread that is not stuffed.</param>
+    /// <returns>The solution with what it takes of the filling's liquor, or why there is none.</returns>
+    internal static (DoughSolution? Solution, Stuffing? Stuffing, Refusal? Refusal) Solve(BatchSpec spec, Route route, FlourMix mix, Kitchen kitchen, FillingMade? filling)
     {
-        if (Pins(spec) is { } pins)
+        var solver = new DoughSolver(spec, route, mix, kitchen, filling);
+        var (solved, refusal) = solver.Pins() is { } pins ? (null, pins) : solver.Solve(null);
+        if (solved is null || filling is null)
         {
-            return (null, pins);
+            return (solved, null, refusal);
         }
 
-        var bowl = Bowl.Of(spec.Dough, mix, larder);
-        if (FlourFor(spec, bowl, learned) is not { } flour)
+        var used = route.Filling!.LiquorToDough ? solver.Takes(solved, filling.Liquor) : default;
+        if (used.Value < LeastLiquor)
         {
-            return (null, NoWater(spec, bowl, larder, learned) ?? new($"start.{FieldOf(spec.Start.By)}", RefusalCode.FixedOutweighs));
+            return (solved, new(filling, default), null);
         }
 
-        var grams = bowl.Fill(flour);
-        return Amiss(spec, bowl, grams, flour, mix, larder, learned) is { } refusal ? (null, refusal) : Finish(spec, bowl, grams, flour, learned);
+        (solved, refusal) = solver.Solve(filling.Liquor.Of(used));
+        return (solved, new(filling, used), refusal);
     }
 
     /// <summary>The figure of the spec that a batch starts from.</summary>
@@ -59,46 +78,59 @@ public static class DoughSolver
         _ => null,
     };
 
-    // Exactly one figure sets the size and exactly one the water; a third would contradict them.
-    private static Refusal? Pins(BatchSpec spec)
+    private string Started => $"start.{FieldOf(start.By)}";
+
+    private (DoughSolution? Solution, Refusal? Refusal) Solve(Liquor? poured)
     {
-        var rests = spec.Dough.Liquids.Count(l => l.Amount.By == AmountBy.Rest);
-        var pinned = spec.Dough.WaterBy != WaterBy.Liquids;
-        if (rests > 1)
+        var bowl = Bowl.Of(dough, mix, kitchen, poured);
+        if (BallAmiss(bowl) is { } ball)
         {
-            return new("dough.liquids", RefusalCode.TwoRests);
+            return (null, ball);
         }
 
-        if (pinned && rests == 0)
+        if (FlourFor(bowl, start.By) is not { } flour)
         {
-            return new("dough.hydration", RefusalCode.TooManyPins, Item: FieldOf(spec.Start.By));
+            return (null, NoWater(bowl) ?? new(Started, RefusalCode.FixedOutweighs));
         }
 
-        if (!pinned && rests == 1)
-        {
-            return new("dough.hydration", RefusalCode.NothingSetsWater);
-        }
+        var grams = bowl.Fill(flour);
+        return Amiss(bowl, grams, flour) is { } refusal ? (null, refusal) : Finish(bowl, grams, flour);
+    }
 
-        return spec.Start.By == StartBy.Liquid && rests == 0 && spec.Dough.Liquids.All(l => l.Amount.By == AmountBy.Mass)
-            ? new("start.liquid", RefusalCode.TooManyPins, Item: FieldOf(StartBy.Liquid))
+    // Exactly one figure sets the size and exactly one the water; a third would contradict them.
+    private Refusal? Pins()
+    {
+        var rests = dough.Liquids.Count(l => l.Amount.By == AmountBy.Rest);
+        var pinned = dough.WaterBy != WaterBy.Liquids;
+        return rests > 1 ? new("dough.liquids", RefusalCode.TwoRests)
+            : pinned && rests == 0 ? new("dough.hydration", RefusalCode.TooManyPins, Item: FieldOf(start.By))
+            : !pinned && rests == 1 ? new("dough.hydration", RefusalCode.NothingSetsWater)
+            : start.By == StartBy.Liquid && rests == 0 && dough.Liquids.All(l => l.Amount.By == AmountBy.Mass) ? new("start.liquid", RefusalCode.TooManyPins, Item: FieldOf(StartBy.Liquid))
             : null;
     }
 
-    private static double? FlourFor(BatchSpec spec, Bowl bowl, Learned learned)
+    // A ball given by its round has a mass of its own that must stay a ball.
+    private Refusal? BallAmiss(Bowl bowl)
     {
-        var start = spec.Start;
-        var ball = BallsStage.WantedBall(spec).Value;
-        double BallOf(double[] grams) => spec.Dough.Feel == Feel.Batter ? (spec.Ladle.Volume.Value * bowl.DensityOf(grams).Value) : ball;
-        double Net(double[] grams) => NetOf(grams.Sum(), learned);
+        var (mass, limit) = (route.Poured ? default : route.BallOf(bowl, [], filling), SpecPlaces.ByField["balls.mass"]);
+        return route.Poured || (mass.Value >= limit.Least && mass.Value <= limit.Most) ? null
+            : new("balls.thickness", RefusalCode.OutOfRange, mass.Value, limit.Least, limit.Most, limit.Unit);
+    }
 
-        return start.By switch
+    private double? FlourFor(Bowl bowl, StartBy by)
+    {
+        double BallOf(double[] grams) => route.BallOf(bowl, grams, filling).Value;
+        // How many balls the filling at hand fills.
+        double Balls(double ball) => filling is { } made ? made.End.Mass.Value / (ball * share) : start.Filling / start.FillingEach;
+        double Over(double flour, Func<double, double> balls) => bowl.Fill(flour) is var g && BallOf(g) is var ball ? NetOf(g.Sum()) - balls(ball) * ball : 0;
+
+        var usual = BallOf(bowl.Fill(1000));
+        return by switch
         {
             StartBy.Flour => start.Flour.Value,
             StartBy.Liquid => Root(f => bowl.Fill(f)[bowl.Anchor] - start.Liquid.Value, start.Liquid.Value),
-            StartBy.Filling => Root(
-                f => bowl.Fill(f) is var g ? Net(g) - start.Filling / start.FillingEach * BallOf(g) : 0,
-                start.Filling / start.FillingEach * ball),
-            _ => Root(f => bowl.Fill(f) is var g ? Net(g) - PiecesOf(start)!.Value * BallOf(g) : 0, PiecesOf(start)!.Value * ball),
+            StartBy.Filling => Root(f => Over(f, Balls), Balls(usual) * usual),
+            _ => PiecesOf(start)!.Value is var pieces ? Root(f => Over(f, _ => pieces), pieces * usual) : null,
         };
     }
 
@@ -133,27 +165,27 @@ public static class DoughSolver
     }
 
     // Loss: bowl and hands keep a share, at least five grams (models.md B).
-    private static double NetOf(double mass, Learned learned) => Math.Min(mass * (1 - learned.BowlLoss.Fraction), mass - LeastLoss.Value);
+    private double NetOf(double mass) => Math.Min(mass * (1 - kitchen.Learned.BowlLoss.Fraction), mass - LeastLoss.Value);
 
-    private static Refusal? Amiss(BatchSpec spec, Bowl bowl, double[] grams, double flour, FlourMix mix, Larder larder, Learned learned)
+    private Refusal? Amiss(Bowl bowl, double[] grams, double flour)
     {
         const double Nothing = -1e-6;
         if (bowl.Rest >= 0 && grams[bowl.Rest] < Nothing)
         {
-            return NoWater(spec, bowl, larder, learned, grams, flour);
+            return NoWater(bowl, grams, flour);
         }
 
         for (var i = 0; i < grams.Length; i++)
         {
-            if (bowl.Lines[i] is { Part: Part.Liquid } line && grams[i] > flour * MostLiquidShare / 100)
+            if (bowl.Lines[i] is { Part: DoughPart.Liquid } line && grams[i] > flour * MostLiquidShare / 100)
             {
                 return new($"dough.liquids[{line.Index}].id", RefusalCode.TooMuchLiquid, 100 * grams[i] / flour, null, MostLiquidShare, Percent.Unit, line.Item.Id);
             }
 
-            if (bowl.Lines[i].Part == Part.Salt && grams[i] < Nothing)
+            if (bowl.Lines[i].Part == DoughPart.Salt && grams[i] < Nothing)
             {
                 var carried = bowl.Judge(grams, flour).Salt.Value - 100 * grams[i] * bowl.Lines[i].Item.Salt.Fraction / flour;
-                return new("dough.salt.amount.share", RefusalCode.TooMuchSaltCarried, spec.Dough.Salt.Amount.Share.Value, carried, null, Percent.Unit);
+                return new("dough.salt.amount.share", RefusalCode.TooMuchSaltCarried, dough.Salt.Amount.Share.Value, carried, null, Percent.Unit);
             }
         }
 
@@ -161,27 +193,27 @@ public static class DoughSolver
     }
 
     // A liquid that is fixed brings more than the dough takes: say how much of it fits. Else fat and additions do: say the least hydration.
-    private static Refusal? NoWater(BatchSpec spec, Bowl bowl, Larder larder, Learned learned, double[]? grams = null, double flour = 0)
+    private Refusal? NoWater(Bowl bowl, double[]? grams = null, double flour = 0)
     {
-        var liquids = spec.Dough.Liquids;
-        var fixedBy = Enumerable.Range(0, liquids.Count).Where(i => liquids[i].Amount.By != AmountBy.Rest).ToList();
         if (bowl.Rest < 0)
         {
             return null;
         }
 
+        var fixedBy = Enumerable.Range(0, dough.Liquids.Count).Where(i => dough.Liquids[i].Amount.By != AmountBy.Rest).ToList();
         if (fixedBy.Count > 0)
         {
-            var most = grams is null ? fixedBy[^1] : fixedBy.MaxBy(i => grams[spec.Dough.Flours.Count + i]);
-            var byMass = liquids[most].Amount.By == AmountBy.Mass;
+            var most = grams is null ? fixedBy[^1] : fixedBy.MaxBy(i => grams[dough.Flours.Count + i]);
+            var liquid = dough.Liquids[most];
+            var byMass = liquid.Amount.By == AmountBy.Mass;
             return new(
                 $"dough.liquids[{most}].amount.{(byMass ? "mass" : "share")}",
                 RefusalCode.LiquidDoesNotFit,
-                byMass ? liquids[most].Amount.Mass.Value : liquids[most].Amount.Share.Value,
+                byMass ? liquid.Amount.Mass.Value : liquid.Amount.Share.Value,
                 0,
-                Fits(spec, most, byMass, larder, learned),
+                Fits(most, byMass),
                 byMass ? Grams.Unit : Percent.Unit,
-                liquids[most].Id);
+                liquid.Id);
         }
 
         if (grams is null)
@@ -195,44 +227,66 @@ public static class DoughSolver
     }
 
     // How much of a fixed liquid the dough takes when nothing else is added: let it make up the rest itself.
-    private static double Fits(BatchSpec spec, int index, bool byMass, Larder larder, Learned learned)
+    private double Fits(int index, bool byMass)
     {
-        var liquids = spec.Dough.Liquids
+        var liquids = dough.Liquids
             .Select((l, i) => i == index ? l with { Amount = Amount.TheRest } : l)
             .Where((l, i) => i == index || l.Amount.By != AmountBy.Rest)
             .ToList();
-        var alone = spec with
-        {
-            Dough = spec.Dough with { Liquids = liquids },
-            Start = spec.Start.By == StartBy.Liquid ? spec.Start with { By = StartBy.Flour } : spec.Start,
-        };
-        var mix = FlourMix.Of(spec.Dough.Flours, larder);
-        var bowl = Bowl.Of(alone.Dough, mix, larder);
-        return FlourFor(alone, bowl, learned) is { } flour ? Math.Max(bowl.Fill(flour)[bowl.Rest] * (byMass ? 1 : 100 / flour), 0) : 0;
+        var bowl = Bowl.Of(dough with { Liquids = liquids }, mix, kitchen);
+        return FlourFor(bowl, start.By == StartBy.Liquid ? StartBy.Flour : start.By) is { } flour ? Math.Max(bowl.Fill(flour)[bowl.Rest] * (byMass ? 1 : 100 / flour), 0) : 0;
     }
 
-    private static (DoughSolution? Solution, Refusal? Refusal) Finish(BatchSpec spec, Bowl bowl, double[] grams, double flour, Learned learned)
+    private (DoughSolution? Solution, Refusal? Refusal) Finish(Bowl bowl, double[] grams, double flour)
     {
-        var batter = spec.Dough.Feel == Feel.Batter;
-        var ball = batter ? spec.Ladle.Volume.Value * bowl.DensityOf(grams).Value : BallsStage.WantedBall(spec).Value;
-        var net = NetOf(grams.Sum(), learned);
-        var count = PiecesOf(spec.Start) ?? Math.Max((int)Math.Min(Math.Round(net / ball), MostPieces + 1), 1);
+        var ball = route.BallOf(bowl, grams, filling);
+        var net = NetOf(grams.Sum());
+        var count = PiecesOf(start) ?? Math.Max((int)Math.Min(Math.Round(net / ball.Value), MostPieces + 1), 1);
         if (count > MostPieces)
         {
-            return (null, new($"start.{FieldOf(spec.Start.By)}", RefusalCode.TooManyPieces, PiecesOf(spec.Start) ?? Math.Round(net / ball), 1, MostPieces));
+            return (null, new(Started, RefusalCode.TooManyPieces, PiecesOf(start) ?? Math.Round(net / ball.Value), 1, MostPieces));
         }
 
         var actual = grams;
-        if (spec.Dough.Mix.WentIn is { } wentIn && bowl.Anchor >= 0)
+        if (dough.Mix.WentIn is { } wentIn && bowl.Anchor >= 0)
         {
             actual = [.. grams];
             actual[bowl.Anchor] = wentIn.Value;
         }
 
         var mass = actual.Sum();
-        var netActual = NetOf(mass, learned);
+        var netActual = NetOf(mass);
         return netActual / count < LeastFlour
-            ? (null, new($"start.{FieldOf(spec.Start.By)}", RefusalCode.FixedOutweighs))
-            : (new(bowl, new(flour), grams, actual, new(mass), new(netActual), count, new(netActual / count), new(net / count)), null);
+            ? (null, new(Started, RefusalCode.FixedOutweighs))
+            : (new(bowl, new(flour), grams, actual, new(mass), new(netActual), count, new(netActual / count), new(net / count), ball), null);
+    }
+
+    // ---- liquor of the filling
+
+    // The liquor leaves a little for the liquid that makes up the rest, so that the feel can still be set.
+    private const double MostOfWater = 0.98, MostOfSalt = 0.98;
+
+    // Less is not worth a line of its own, g.
+    private const double LeastLiquor = 0.1;
+
+    private Grams Takes(DoughSolution solved, Liquor liquor) => liquor.Mass.Value < LeastLiquor
+        ? default
+        : new(Math.Max(Math.Min(liquor.Mass.Value, Math.Min(WaterFits(solved, liquor), SaltFits(solved, liquor))), 0));
+
+    // As much liquor as replaces the water that a liquid makes up.
+    private static double WaterFits(DoughSolution solved, Liquor liquor) => solved.Bowl.Rest is >= 0 and var rest
+        ? MostOfWater * solved.Grams[rest] * solved.Bowl.Lines[rest].Item.Water.Fraction / (liquor.Water / liquor.Mass)
+        : 0;
+
+    // As much as brings the salt that would be added; a dough whose salt is weighed takes any.
+    private double SaltFits(DoughSolution solved, Liquor liquor)
+    {
+        if (dough.Salt.Amount.By == AmountBy.Mass || liquor.Salt.Value <= 0)
+        {
+            return double.PositiveInfinity;
+        }
+
+        var at = solved.Bowl.Lines.Select((l, i) => (l, i)).First(l => l.l.Part == DoughPart.Salt);
+        return MostOfSalt * solved.Grams[at.i] * at.l.Item.Salt.Fraction / (liquor.Salt / liquor.Mass);
     }
 }

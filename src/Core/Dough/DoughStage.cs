@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 /// <summary>What a line of the dough brings, points of flour. A flour's own water never counts.</summary>
 public sealed record Brings(Percent Water, Percent Solids, Percent Fat, Percent Sugar, Percent Salt);
@@ -10,7 +10,7 @@ public sealed record Brings(Percent Water, Percent Solids, Percent Fat, Percent 
 /// <param name="Share">Percent of flour.</param>
 /// <param name="Measure">The nearest honest spoon or cup, if any.</param>
 /// <param name="Pinned">Fixed by the cook as a mass; all else gives way.</param>
-public sealed record Portion(Part Part, int Index, string Id, Grams Mass, Grams EachLot, Percent Share, KitchenMeasure? Measure, bool Pinned, Brings Brings);
+public sealed record Portion(DoughPart Part, int Index, string Id, Grams Mass, Grams EachLot, Percent Share, KitchenMeasure? Measure, bool Pinned, Brings Brings);
 
 /// <summary>Where a dough lies against what its flour drinks (models.md B).</summary>
 public enum DoughFeel
@@ -43,7 +43,7 @@ public sealed record StartSheet(
     int Pieces, Grams Ball, Millimetres Thickness, Millilitres Ladle, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
 
 /// <summary>The same dough in several bowls, mixed in turn.</summary>
-public sealed record Lots(int Count, Grams Each);
+public sealed record DoughLots(int Count, Grams Each);
 
 /// <param name="Portions">Everything to weigh, as planned.</param>
 /// <param name="Mass">Dough in the bowl, with what really went in.</param>
@@ -81,7 +81,7 @@ public sealed record DoughSheet(
     Percent Fat,
     Percent Sugar,
     Percent WaterShare,
-    Lots Lots,
+    DoughLots Lots,
     Mixing Mixing,
     IReadOnlyList<FatSwap> Swaps,
     IReadOnlyList<PureeMaking> Purees);
@@ -100,27 +100,26 @@ public static class DoughStage
     /// <summary>Usual salt in a flatbread dough, percent of flour.</summary>
     private static readonly Range<Percent> UsualSalt = new(new(1.2), new(2.2));
 
-    /// <param name="made">The filling that goes into the pieces; nothing without.</param>
-    public static DoughSheet Work(BatchSpec spec, DoughSolution solved, FillingMade? made, Larder larder)
+    internal static DoughSheet Work(CheckedBatch batch)
     {
-        var dough = spec.Dough;
-        var bowl = solved.Bowl;
+        var (spec, solved, kitchen) = (batch.Spec, batch.Dough, batch.Kitchen);
+        var (dough, bowl) = (spec.Dough, solved.Bowl);
         var flour = solved.Flour.Value;
         var now = bowl.Judge(solved.Actual, flour);
         var lots = LotsOf(solved.Grams.Sum(), dough.Mix.Bowl);
-        var batter = dough.Feel == Feel.Batter;
+        var batter = batch.Route.Poured;
         var (least, most) = batter ? (PoursFrom, PoursTo) : (-OnTargetWithin, OnTargetWithin);
         var right = now.Hydration.Value - now.Gap.Value / now.FeelPerPoint;
 
-        Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, Pinned(spec, bowl, i), larder))];
+        Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, Pinned(spec, bowl, i), kitchen))];
         return new(
-            StartOf(spec, solved, made),
+            StartOf(batch),
             portions,
             solved.Mass,
             solved.Mass - solved.Net,
             new(flour),
             solved.Ball,
-            batter ? bowl.DensityOf(solved.Actual) : Round.DensityOf(dough),
+            batch.Route.DensityOf(bowl, solved.Actual),
             now.Hydration,
             now.Feel,
             now.Target,
@@ -135,23 +134,24 @@ public static class DoughStage
             now.Sugar,
             new(100 * WaterIn(bowl, solved.Actual) / solved.Mass.Value),
             lots,
-            MixingStage.Work(spec, bowl, solved, lots.Count),
-            FatSwap.Of(spec.Dough.Fat, portions.Single(p => p.Part == Part.Fat).Mass, larder),
+            MixingStage.Work(batch, lots.Count),
+            FatSwap.Of(dough.Fat, portions.Single(p => p.Part == DoughPart.Fat).Mass, kitchen),
             PureeMaking.Of(bowl, solved.Grams));
     }
 
-    private static StartSheet StartOf(BatchSpec spec, DoughSolution solved, FillingMade? made)
+    private static StartSheet StartOf(CheckedBatch batch)
     {
-        var start = spec.Start;
-        var each = start.By == StartBy.Filling ? start.Filling / solved.Count : start.FillingEach;
+        var (start, solved) = (batch.Spec.Start, batch.Dough);
+        var ball = solved.PlannedBall;
+        // Of a stuffed bread what there is and what goes into each; else what the cook has in mind.
+        var (all, one) = batch is { Stuffing.Made.End: var end, Route.Filling: { } filling } ? (end.Mass, solved.Wanted * filling.Wall.Share.Fraction) : (start.Filling, start.FillingEach);
+        var each = start.By == StartBy.Filling ? all / solved.Count : one;
         var eats = start.By == StartBy.People ? start.Each : (double)solved.Count / start.People;
         return new(
             solved.Count,
-            solved.PlannedBall,
-            made is null
-                ? Round.ThicknessOf(solved.PlannedBall, SquareCentimetres.OfRound(spec.Roll.Diameter), Round.DensityOf(spec.Dough))
-                : Parcel.ThicknessOf(spec.Filling!.Wall, spec.Roll.Diameter, solved.PlannedBall, Round.DensityOf(spec.Dough), made.End.Density),
-            new(solved.PlannedBall.Value / solved.Bowl.DensityOf(solved.Grams).Value),
+            ball,
+            batch.Route.ThicknessOf(ball, solved.Bowl.DoughDensity, batch.Stuffing?.Made),
+            new(ball.Value / solved.Bowl.DensityOf(solved.Grams).Value),
             solved.Flour,
             solved.Bowl.Anchor >= 0 ? new Grams(solved.Grams[solved.Bowl.Anchor]) : null,
             solved.Bowl.Anchor >= 0 ? solved.Bowl.Lines[solved.Bowl.Anchor].Item.Id : null,
@@ -163,16 +163,16 @@ public static class DoughStage
 
     private static bool Pinned(BatchSpec spec, Bowl bowl, int line) => bowl.Lines[line] switch
     {
-        { Part: Part.Flour } => spec.Start.By == StartBy.Flour,
+        { Part: DoughPart.Flour } => spec.Start.By == StartBy.Flour,
         { Amount.By: AmountBy.Mass } => true,
         _ => spec.Start.By == StartBy.Liquid && line == bowl.Anchor,
     };
 
-    private static Portion PortionOf(Bowl.Line line, double grams, double flour, int lots, bool pinned, Larder larder)
+    private static Portion PortionOf(Bowl.Line line, double grams, double flour, int lots, bool pinned, Kitchen kitchen)
     {
         var item = line.Item;
         var share = 100 * grams / flour;
-        var counts = line.Part == Part.Flour ? 0 : 1;
+        var counts = line.Part == DoughPart.Flour ? 0 : 1;
         var mass = new Grams(Math.Max(grams, 0));
         return new(
             line.Part,
@@ -181,7 +181,7 @@ public static class DoughStage
             mass,
             mass / lots,
             new(share),
-            NearestMeasure.Of(mass / lots, item, larder.Measuring),
+            NearestMeasure.Of(mass / lots, item, kitchen.Measures),
             pinned,
             new(
                 new(counts * share * item.Water.Fraction),
@@ -193,7 +193,7 @@ public static class DoughStage
 
     private static double WaterIn(Bowl bowl, double[] grams) => bowl.Lines.Select((l, i) => grams[i] * l.Item.Water.Fraction).Sum();
 
-    private static Lots LotsOf(double mass, Grams? bowl)
+    private static DoughLots LotsOf(double mass, Grams? bowl)
     {
         var count = bowl is { } b ? (int)Math.Ceiling(mass / b.Value - 1e-9) : 1;
         return new(Math.Max(count, 1), new(mass / Math.Max(count, 1)));

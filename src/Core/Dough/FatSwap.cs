@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 /// <summary>Another fat in the place of this one, at equal fat (models.md B): m₂ = m₁ · fat₁ / fat₂.</summary>
 /// <param name="Amount">What to put in the spec for it.</param>
@@ -11,12 +11,12 @@ public sealed record FatSwap(string Id, Amount Amount, Grams Mass, Grams Water, 
     // Under this a thing is no fat to swap with, percent.
     private const double LeastFat = 50;
 
-    public static IReadOnlyList<FatSwap> Of(FatSpec spec, Grams mass, Larder larder)
+    public static IReadOnlyList<FatSwap> Of(FatSpec spec, Grams mass, Kitchen kitchen)
     {
-        var fat = larder[spec.Id];
+        var fat = kitchen[spec.Id];
         return
         [
-            .. larder.All
+            .. kitchen.Larder.All
                 .Where(i => i.Kind == IngredientKind.Fat && i.Id != fat.Id && i.Fat.Value >= LeastFat && i.Origin != Origin.Gone)
                 .Select(other =>
                 {
@@ -28,7 +28,7 @@ public sealed record FatSwap(string Id, Amount Amount, Grams Mass, Grams Water, 
                         swapped,
                         swapped * other.Water.Fraction - mass * fat.Water.Fraction,
                         swapped * other.Salt.Fraction - mass * fat.Salt.Fraction,
-                        NearestMeasure.Of(swapped, other, larder.Measuring));
+                        NearestMeasure.Of(swapped, other, kitchen.Measures));
                 }),
         ];
     }

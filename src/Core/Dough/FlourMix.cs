@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 /// <summary>What a mix of flours asks for, averaged over the shares.</summary>
 /// <param name="Absorption">Water for a medium feel, percent of flour.</param>
@@ -17,13 +17,13 @@ public sealed record FlourMix(Percent Absorption, double Springback, Minutes Lea
     // How much thicker the limit is with no rest at all (models.md D: short rest +50 %).
     private const double NoRestPenalty = 0.5;
 
-    public static FlourMix Of(IReadOnlyList<FlourShare> flours, Larder larder)
+    public static FlourMix Of(IReadOnlyList<FlourShare> flours, Kitchen kitchen)
     {
         var parts = flours.Sum(f => f.Parts);
         double absorption = 0, springback = 0, rest = 0, white = 0, weak = 0;
         foreach (var (id, p) in flours)
         {
-            var flour = larder[id];
+            var flour = kitchen[id];
             var share = p / parts;
             absorption += share * (flour.Absorption?.Value ?? 0);
             springback += share * (flour.Traits?.Springback ?? 0);

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 /// <summary>How warm the water goes in.</summary>
 public enum WaterHeat
@@ -70,9 +70,6 @@ public static class MixingStage
     // Every bag drinks differently, so a tenth waits for the feel (work.md 1; empirical).
     private const double HeldBack = 0.10;
 
-    private const string LeafPaste = "paste-leaf", RawLeafPaste = "paste-leaf-thick", Yeast = "yeast-quick", Tap = "water";
-    private static readonly string[] SolidFats = ["butter", "butter-salted", "margarine", "plant-block", "shortening", "lard"];
-
     // A rest from which on the dough ferments by itself in warm water (empirical).
     private static readonly Minutes Night = new(240);
 
@@ -87,11 +84,13 @@ public static class MixingStage
         _ => new(8),
     };
 
-    public static Mixing Work(BatchSpec spec, Bowl bowl, DoughSolution solved, int lots)
+    internal static Mixing Work(CheckedBatch batch, int lots)
     {
+        var (spec, solved) = (batch.Spec, batch.Dough);
+        var bowl = solved.Bowl;
         var knead = KneadTime(spec.Dough.Mix.Kneading);
         var adding = Adding(spec, bowl, solved);
-        return new([.. Steps(spec, bowl, solved, adding, knead, lots)], WaterFor(spec, bowl, solved), knead, adding);
+        return new([.. Steps(batch, adding, knead, lots)], WaterFor(batch), knead, adding);
     }
 
     private static BitByBit? Adding(BatchSpec spec, Bowl bowl, DoughSolution solved)
@@ -113,35 +112,37 @@ public static class MixingStage
             spec.Dough.Mix.WentIn);
     }
 
-    private static WaterAdvice? WaterFor(BatchSpec spec, Bowl bowl, DoughSolution solved)
+    private static WaterAdvice? WaterFor(CheckedBatch batch)
     {
-        bool Has(string id) => bowl.Lines.Any(l => l.Item.Id == id);
-        var solidFat = SolidFats.Contains(spec.Dough.Fat.Id) && solved.Grams[spec.Dough.Flours.Count + spec.Dough.Liquids.Count] > 0;
-        return !Has(Tap) && !Has(RawLeafPaste) && !Has(LeafPaste) && bowl.Lines.All(l => l.Item.Kind != IngredientKind.Liquid) ? null
-            : Has(RawLeafPaste) || Has(LeafPaste) ? new(WaterHeat.Iced, WaterReason.KeepsGreen, IcedRange)
-            : Has(Yeast) && spec.Rest.Time.Value < Night.Value ? new(WaterHeat.Warm, WaterReason.WakesYeast, YeastRange)
+        var (spec, solved, bowl) = (batch.Spec, batch.Dough, batch.Dough.Bowl);
+        bool Has(Trait trait) => solved.InIt.Any(i => i.Is(trait));
+        var solidFat = batch.Kitchen[spec.Dough.Fat.Id].Is(Trait.SolidWhenCold) && bowl.Lines.Zip(solved.Grams).Any(l => l.First.Part == DoughPart.Fat && l.Second > 0);
+        return !Has(Trait.BrownsRaw) && bowl.Lines.All(l => l.Item.Kind != IngredientKind.Liquid) ? null
+            : Has(Trait.BrownsRaw) ? new(WaterHeat.Iced, WaterReason.KeepsGreen, IcedRange)
+            : Has(Trait.Yeast) && spec.Rest.Time.Value < Night.Value ? new(WaterHeat.Warm, WaterReason.WakesYeast, YeastRange)
             : spec.Rest.Time.Value >= Night.Value ? new(WaterHeat.Cold, WaterReason.LongRest, ColdRange)
-            : spec.Dough.Feel == Feel.Batter ? new(WaterHeat.Cold, WaterReason.KeepsBatterThin, ColdRange)
+            : batch.Route.Poured ? new(WaterHeat.Cold, WaterReason.KeepsBatterThin, ColdRange)
             : solidFat && spec.Dough.Fat.When == FatWhen.RubbedIn ? new(WaterHeat.Cold, WaterReason.KeepsFatFirm, ColdRange)
             : new(WaterHeat.Warm, WaterReason.Softens, WarmRange);
     }
 
-    private static IEnumerable<MixStep> Steps(BatchSpec spec, Bowl bowl, DoughSolution solved, BitByBit? adding, Minutes knead, int lots)
+    private static IEnumerable<MixStep> Steps(CheckedBatch batch, BitByBit? adding, Minutes knead, int lots)
     {
+        var (spec, solved, bowl) = (batch.Spec, batch.Dough, batch.Dough.Bowl);
         var lines = Enumerable.Range(0, bowl.Lines.Count).Where(i => solved.Grams[i] > 1e-6).ToList();
         int[] Of(Func<Bowl.Line, bool> where) => [.. lines.Where(i => where(bowl.Lines[i]))];
         // What is wet or tender goes in at the end, so that it neither bleeds nor breaks.
-        static bool Tender(Bowl.Line l) => l.Part == Part.Addition && l.Item.Kind is IngredientKind.Vegetable or IngredientKind.Addition or IngredientKind.Sweet;
+        static bool Tender(Bowl.Line l) => l.Part == DoughPart.Addition && l.Item.Kind is IngredientKind.Vegetable or IngredientKind.Addition or IngredientKind.Sweet;
 
-        var fat = Of(l => l.Part == Part.Fat);
-        var batter = spec.Dough.Feel == Feel.Batter;
-        yield return new(MixAct.MixDry, Of(l => l.Part is Part.Flour or Part.Salt || (l.Part == Part.Addition && !Tender(l))), []);
+        var fat = Of(l => l.Part == DoughPart.Fat);
+        var batter = batch.Route.Poured;
+        yield return new(MixAct.MixDry, Of(l => l.Part is DoughPart.Flour or DoughPart.Salt || (l.Part == DoughPart.Addition && !Tender(l))), []);
         if (fat.Length > 0 && spec.Dough.Fat.When == FatWhen.RubbedIn && !batter)
         {
             yield return new(MixAct.RubInFat, fat, []);
         }
 
-        var liquids = Of(l => l.Part == Part.Liquid);
+        var liquids = Of(l => l.Part == DoughPart.Liquid);
         if (liquids.Length > 0)
         {
             yield return new(MixAct.PourLiquid, liquids, adding is null ? [] : [Quantity.Of("first", adding.AtOnce / lots), Quantity.Of("back", adding.Back / lots)]);

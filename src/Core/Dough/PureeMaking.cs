@@ -1,6 +1,6 @@
 using System.Globalization;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Dough;
 
 public enum PureeMethod
 {
@@ -36,7 +36,7 @@ public sealed record PureeMaking(
     /// <summary>Every way to make every puree of the bowl, the usual way first.</summary>
     public static IReadOnlyList<PureeMaking> Of(Bowl bowl, double[] grams) =>
     [
-        .. bowl.Lines.SelectMany((l, i) => l.Part == Part.Liquid && grams[i] > 0
+        .. bowl.Lines.SelectMany((l, i) => l.Part == DoughPart.Liquid && grams[i] > 0
             ? Ways[l.Item.Id].Select(w => Make(l, w, new(grams[i])))
             : []),
     ];

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Faults;
 
 /// <summary>A batch as it was really made: what the log says went in goes in, what it says the pan was and took the pan is and takes.</summary>
 public static class AsCooked
@@ -13,17 +13,17 @@ public static class AsCooked
         Pan = spec.Pan with { Measured = null },
     };
 
-    /// <param name="spec">As it was kept; <see cref="SpecCheck"/> does not refuse it.</param>
+    /// <param name="spec">As it was kept.</param>
     /// <param name="planned">The sheet of it <see cref="Untold"/>.</param>
-    /// <returns>The spec as it was cooked; the one planned where what was written cannot be worked.</returns>
-    public static BatchSpec Of(BatchSpec spec, BatchSheet planned, Outcome outcome, Larder larder)
+    /// <returns>The batch as it was cooked; as it was kept where what was written cannot be worked; nothing where neither can.</returns>
+    internal static CheckedBatch? Of(BatchSpec spec, BatchSheet planned, Outcome outcome, Kitchen kitchen)
     {
         var was = Planned.Of(spec, planned);
         var (used, timed) = (outcome.Used, outcome.Timed);
         var flour = used.Flour ?? was.Flour;
         if (flour.Value <= 0)
         {
-            return spec;
+            return Planner.Check(spec, kitchen).Value;
         }
 
         // Shares of the flour that there really was.
@@ -51,7 +51,7 @@ public static class AsCooked
             ? spec.Balls with { Mass = ball }
             : spec.Balls;
         var cooked = spec with { Dough = dough, Balls = balls, Pan = PanOf(spec.Pan, planned.Pan, timed) };
-        return SpecCheck.Check(cooked, larder).Count == 0 ? cooked : spec;
+        return Planner.Check(cooked, kitchen).Value ?? Planner.Check(spec, kitchen).Value;
     }
 
     private static PanSpec PanOf(PanSpec pan, PanSheet planned, Timed timed)

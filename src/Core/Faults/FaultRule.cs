@@ -1,10 +1,10 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Faults;
 
 /// <summary>That a cause can make a symptom: the cause is a note of the plan, convicted by that note's own figures.</summary>
-/// <param name="Weight">How directly it does, 0 to 1 (empirical).</param>
+/// <param name="Directness">How directly it does, 0 to 1 (empirical).</param>
 /// <param name="Figure">The quantity of the note that convicts it.</param>
 /// <param name="Against">The quantity it is held against; nothing where the figure stands for itself.</param>
-public sealed record FaultRule(Symptom Symptom, NoteCode Cause, double Weight, string? Figure = null, string? Against = null)
+public sealed record FaultRule(Symptom Symptom, NoteCode Cause, double Directness, string? Figure = null, string? Against = null)
 {
     /// <summary>Every rule. The reason each one stands on is worded in the interface, under symptom and cause.</summary>
     public static IReadOnlyList<FaultRule> All { get; } =

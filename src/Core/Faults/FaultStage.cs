@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Faults;
 
 /// <summary>How sure a cause is.</summary>
 public enum Sureness
@@ -38,19 +38,18 @@ public static class FaultStage
 
     private static readonly ILookup<Symptom, FaultRule> Rules = FaultRule.All.ToLookup(r => r.Symptom);
 
-    /// <param name="spec">As it was kept, with what was told while it was made; <see cref="SpecCheck"/> does not refuse it.</param>
+    /// <param name="spec">As it was kept, with what was told while it was made.</param>
     /// <param name="symptoms">What was found wrong.</param>
-    public static IReadOnlyList<Complaint> Explain(BatchSpec spec, Outcome outcome, IReadOnlyList<Symptom> symptoms, Larder larder, Learned learned)
+    /// <returns>Each symptom once. In a kitchen that no longer lets the batch be worked, nothing is convicted.</returns>
+    public static IReadOnlyList<Complaint> Explain(BatchSpec spec, Outcome outcome, IReadOnlyList<Symptom> symptoms, Kitchen kitchen)
     {
-        if (symptoms.Count == 0)
+        var plan = AsCooked.Untold(spec);
+        if (symptoms.Count == 0 || Planner.Plan(plan, kitchen).Value is not { } planned)
         {
-            return [];
+            return [.. symptoms.Distinct().Select(s => new Complaint(s, []))];
         }
 
-        var plan = AsCooked.Untold(spec);
-        var planned = Planner.Plan(plan, larder, learned);
-        var cooked = AsCooked.Of(spec, planned, outcome, larder);
-        var sheet = cooked == plan ? planned : Planner.AsItWas(cooked, planned, larder, learned);
+        var sheet = AsCooked.Of(spec, planned, outcome, kitchen) is { } cooked && cooked.Spec != plan ? Planner.AsItWas(cooked, planned) : planned;
         var plannedCodes = Convicting(planned.Notes).Select(n => n.Code).ToHashSet();
         return [.. symptoms.Distinct().Select(s => new Complaint(s, [.. Causes(s, sheet.Notes)
             .Select(c =>
@@ -81,7 +80,7 @@ public static class FaultStage
     }
 
     // What is as it should be convicts nobody.
-    private static IEnumerable<Note> Convicting(IReadOnlyList<Note> notes) => notes.Where(n => n.Weight != Weight.Right);
+    private static IEnumerable<Note> Convicting(IReadOnlyList<Note> notes) => notes.Where(n => n.Severity != Severity.Right);
 
     private static double ScoreOf(FaultRule rule, Note note)
     {
@@ -89,6 +88,6 @@ public static class FaultStage
         var off = Of(rule.Figure) is { } figure && Of(rule.Against) is { } limit && limit != 0
             ? Math.Clamp(Math.Abs(figure - limit) / (FarOff * Math.Abs(limit)), 0, 1)
             : 0.5;
-        return rule.Weight * (note.Weight == Weight.Watch ? Watched : 1) * (ByCode + ByFigure * off);
+        return rule.Directness * (note.Severity == Severity.Watch ? Watched : 1) * (ByCode + ByFigure * off);
     }
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>How much filling for how many pieces, forwards and backwards.</summary>
 public static class Balance
@@ -14,9 +14,9 @@ public static class Balance
 
     /// <summary>How many times the filling as it stands makes so much; nothing where no quantity does.</summary>
     /// <remarks>Made grows with k but not in proportion: a pan drives off so much a minute, whatever lies in it. So a false position from 0 and above.</remarks>
-    public static double? TimesFor(FillingSpec spec, Grams wanted, Larder larder)
+    public static double? TimesFor(FillingSpec spec, Grams wanted, Kitchen kitchen)
     {
-        double Over(double k) => (FillingStage.Make(Times(spec, k), larder).End.Mass - wanted).Value;
+        double Over(double k) => (FillingStage.Make(Times(spec, k), kitchen).End.Mass - wanted).Value;
         var (low, high) = (0.0, 1.0);
         var (under, over) = (-wanted.Value, Over(1));
         while (over < 0)
@@ -46,16 +46,16 @@ public static class Balance
         return (low + high) / 2;
     }
 
-    public static FillingBalance Of(FillingSpec spec, Grams made, Grams each, int count, int pieces, Grams ball, Learned learned, Larder larder)
+    public static FillingBalance Of(FillingSpec spec, Grams made, Grams each, int count, int pieces, Grams ball, Kitchen kitchen)
     {
-        var times = TimesFor(spec, each * count, larder);
+        var times = TimesFor(spec, each * count, kitchen);
         return new(
             made,
             each,
             each * count,
             made - each * count,
             pieces,
-            ball * (pieces / (1 - learned.BowlLoss.Fraction)),
+            ball * (pieces / (1 - kitchen.Learned.BowlLoss.Fraction)),
             times,
             [.. spec.Parts.Select(p => new LaidMass(p.Id, p.Mass * ((times ?? 1) / (1 - p.Trim.Fraction))))]);
     }

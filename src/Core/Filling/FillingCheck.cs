@@ -1,6 +1,6 @@
-using static Ystrata.Core.SpecPlaces;
+using static Ystrata.Core.Planning.SpecPlaces;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>Decides whether a filling can be worked at all.</summary>
 public static class FillingCheck
@@ -14,7 +14,7 @@ public static class FillingCheck
     private const double NoWall = 0.2;
 
     /// <summary>Every figure by itself.</summary>
-    public static void Figures(FillingSpec spec, Larder larder, List<Refusal> refusals)
+    public static void Figures(FillingSpec spec, Kitchen kitchen, List<Refusal> refusals)
     {
         if (spec.Parts.Count is 0 or > MostParts)
         {
@@ -29,48 +29,45 @@ public static class FillingCheck
                 continue;
             }
 
-            OfKind(at + ".id", spec.Parts[i].Id, larder, refusals);
+            OfKind(at + ".id", spec.Parts[i].Id, kitchen, refusals);
             InRange(at + ".mass", spec.Parts[i].Mass.Value, refusals);
             InRange(at + ".trim", spec.Parts[i].Trim.Value, refusals);
-            Steps(spec.Parts[i].Steps, at + ".steps", larder, refusals);
+            Steps(spec.Parts[i].Steps, at + ".steps", kitchen, refusals);
         }
 
-        Steps(spec.Together, "filling.together", larder, refusals);
+        Steps(spec.Together, "filling.together", kitchen, refusals);
         InRange("filling.saltWanted", spec.SaltWanted.Value, refusals);
         InRange("filling.wall.share", spec.Wall.Share.Value, refusals);
     }
 
-    /// <summary>Whether weights and geometry can be, once every figure stands by itself.</summary>
-    public static void Work(BatchSpec spec, FillingSpec filling, Stuffed stuffed, Larder larder, List<Refusal> refusals)
+    /// <summary>Whether what was weighed can be, once every figure stands by itself.</summary>
+    internal static void Work(FillingSpec filling, FillingMade made, List<Refusal> refusals)
     {
-        var made = stuffed.Made!;
         for (var i = 0; i < filling.Parts.Count; i++)
         {
             Weights(made.Parts[i].Start, filling.Parts[i].Steps, made.Parts[i].Rows, $"filling.parts[{i}].steps", refusals);
         }
 
         Weights(made.Together, filling.Together, made.Rows, "filling.together", refusals);
-        if (refusals.Count > 0)
-        {
-            return;
-        }
-
-        if (made.End.Mass.Value < 1)
+        if (refusals.Count == 0 && made.End.Mass.Value < 1)
         {
             refusals.Add(new("filling.parts", RefusalCode.NothingLeft, made.End.Mass.Value, 1, null, Grams.Unit));
-            return;
+        }
+    }
+
+    /// <summary>Whether the dough goes round it at all.</summary>
+    internal static Refusal? Wall(BatchSpec spec, Stuffing? stuffing, DoughSolution dough, FlourMix mix)
+    {
+        if (stuffing is null || spec.Filling is not { Wall: var wall })
+        {
+            return null;
         }
 
-        var density = Round.DensityOf(spec.Dough);
-        var parcel = Parcel.Of(filling.Wall, spec.Roll.Diameter, BallsStage.WantedBall(stuffed.Spec), density, made.End, FlourMix.Of(spec.Dough.Flours, larder), 1);
-        if (parcel.Wall.Value < NoWall)
-        {
-            refusals.Add(new("filling.wall.share", RefusalCode.NoWall, parcel.Wall.Value, NoWall, null, Millimetres.Unit));
-        }
-        else if (filling.Wall.Share.Value > parcel.MostShare.Value * 1.5)
-        {
-            refusals.Add(new("filling.wall.share", RefusalCode.FillingTooBig, filling.Wall.Share.Value, null, Math.Floor(parcel.MostShare.Value * 1.5), Percent.Unit));
-        }
+        var parcel = Parcel.Of(wall, spec.Roll.Diameter, dough.Wanted, dough.Bowl.DoughDensity, stuffing.Made.End, mix, 1);
+        var most = Math.Floor(parcel.MostShare.Value * 1.5);
+        return parcel.Wall.Value < NoWall ? new("filling.wall.share", RefusalCode.NoWall, parcel.Wall.Value, NoWall, null, Millimetres.Unit)
+            : wall.Share.Value > parcel.MostShare.Value * 1.5 ? new("filling.wall.share", RefusalCode.FillingTooBig, wall.Share.Value, null, most, Percent.Unit)
+            : null;
     }
 
     private static void Weights(FillingState start, IReadOnlyList<FillingStep> steps, IReadOnlyList<FillingRow> rows, string field, List<Refusal> refusals)
@@ -101,7 +98,7 @@ public static class FillingCheck
         }
     }
 
-    private static void Steps(IReadOnlyList<FillingStep> steps, string field, Larder larder, List<Refusal> refusals)
+    private static void Steps(IReadOnlyList<FillingStep> steps, string field, Kitchen kitchen, List<Refusal> refusals)
     {
         if (steps.Count > MostSteps)
         {
@@ -124,10 +121,10 @@ public static class FillingCheck
 
             foreach (var (name, id) in steps[i].Ids)
             {
-                OfKind($"{at}.{name}", id, larder, refusals);
+                OfKind($"{at}.{name}", id, kitchen, refusals);
             }
 
-            if (steps[i] is BindStep s && larder.TryGet(s.Binder, out var binder) && binder!.Water.Value > WetBinder)
+            if (steps[i] is BindStep s && kitchen.TryGet(s.Binder, out var binder) && binder!.Water.Value > WetBinder)
             {
                 refusals.Add(new($"{at}.binder", RefusalCode.WetBinder, binder.Water.Value, null, WetBinder, Percent.Unit, s.Binder));
             }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>Something that goes into a filling, for the whole batch.</summary>
 /// <param name="Field">Where the spec has it; nothing for a share of what it is put on.</param>

@@ -1,18 +1,13 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>The smallest changes that bring a filling right, each tried out on the ledger itself.</summary>
-public sealed class FillingMends(FillingSpec spec, FillingMade made, Larder larder)
+public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kitchen)
 {
-    // Binders most kitchens have; one the filling has already comes first.
-    private static readonly string[] Usual = ["gram-flour-roasted", "oats-rolled", "crumbs-dry"];
-
     // Longest a pan is stirred by a mend, minutes; longest a salted vegetable is left.
     private const double LongestStir = 60, LongestSalt = 20;
 
     // Free water that a crumbly filling is brought back to, percent of mass: the middle of what holds.
     private const double Middle = -1.5;
-
-    private const string Water = "water";
 
     /// <summary>Against free water: squeeze harder, wait longer, stir longer, bind. The gentlest on the taste first.</summary>
     public IReadOnlyList<Mend> AgainstWater() => [.. new[] { Squeeze(), Salted(), Stirred(), Bound(0), Bound(1) }.OfType<Mend>().Take(3)];
@@ -24,7 +19,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Larder lard
     public Mend? Seasoned(Grams toAdd) => toAdd.Value < 0.05 || spec.Together.Count >= FillingCheck.MostSteps ? null : Of(
         MendCode.SeasonFilling,
         [Quantity.Of("mass", Tenth(toAdd))],
-        WithTogether([.. spec.Together, new SeasonStep("salt-fine", Tenth(toAdd))]));
+        WithTogether([.. spec.Together, new SeasonStep(Staples.Salt, Tenth(toAdd))]));
 
     /// <summary>Everything so many times, so that it comes out with the dough.</summary>
     public static Mend Scaled(FillingSpec spec, double times) => Of(MendCode.FillingTimes, [Quantity.Of("times", Percent.FromFraction(times))], Rounded(Balance.Times(spec, times)));
@@ -112,13 +107,14 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Larder lard
     private Mend? Bound(int choice)
     {
         var has = spec.Together.OfType<BindStep>().Select(b => b.Binder);
-        var binder = has.Concat(Usual).Distinct().Where(id => larder.TryGet(id, out _)).ElementAtOrDefault(choice);
+        // One the filling has already comes first.
+        var binder = has.Concat(Staples.Binders).Distinct().Where(id => kitchen.TryGet(id, out _)).ElementAtOrDefault(choice);
         if (binder is null || made.End.Free.Value <= 0)
         {
             return null;
         }
 
-        var grams = new Grams(Math.Ceiling(made.End.Free.Value / FillingWork.Drinks(larder[binder])));
+        var grams = new Grams(Math.Ceiling(made.End.Free.Value / FillingWork.Drinks(kitchen[binder])));
         var at = spec.Together.Select((s, i) => (s, i)).FirstOrDefault(s => s.s is BindStep { After: null } b && b.Binder == binder, (null!, -1)).i;
         if (at < 0 && spec.Together.Count >= FillingCheck.MostSteps)
         {
@@ -143,7 +139,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Larder lard
             return null;
         }
 
-        var less = new Grams(Math.Min(Math.Ceiling(wanting.Value / FillingWork.Drinks(larder[bind.Binder])), bind.Mass.Value));
+        var less = new Grams(Math.Min(Math.Ceiling(wanting.Value / FillingWork.Drinks(kitchen[bind.Binder])), bind.Mass.Value));
         return Of(
             MendCode.BindLess,
             [Quantity.Of("mass", less)],
@@ -158,7 +154,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Larder lard
         var mass = new Grams(Math.Ceiling((made.End.Mass.Value * middle - made.End.Free.Value) / (1 - middle)));
         return mass.Value <= 0 || spec.Together.Count >= FillingCheck.MostSteps
             ? null
-            : Of(MendCode.Moisten, [Quantity.Of("mass", mass)], WithTogether([.. spec.Together, new MoistenStep(Water, mass)]), Water);
+            : Of(MendCode.Moisten, [Quantity.Of("mass", mass)], WithTogether([.. spec.Together, new MoistenStep(Staples.Water, mass)]), Staples.Water);
     }
 
     private FillingSpec WithTogether(IReadOnlyList<FillingStep> steps) => spec with { Together = steps };
@@ -197,7 +193,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Larder lard
         return null;
     }
 
-    private FillingState End(FillingSpec trial) => FillingStage.Make(trial, larder).End;
+    private FillingState End(FillingSpec trial) => FillingStage.Make(trial, kitchen).End;
 
     private static Grams Tenth(Grams mass) => new(Math.Round(mass.Value, 1));
 

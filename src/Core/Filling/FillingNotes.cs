@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>What to watch in filling and wall (models.md E), and the usual cautions of filled breads.</summary>
 public static class FillingNotes
@@ -6,45 +6,40 @@ public static class FillingNotes
     // Salt and sugar of a finished filling, percent of mass (empirical).
     private const double Bland = 0.5, Salty = 2.2, TooSweet = 58;
 
-    // A filling warmer than this melts the wall, °C; lumps this many times the wall tear it (models.md E).
-    private const double Warm = 30, LumpTears = 1.5;
-
     // Filling over or short worth a word, share of what is needed (empirical).
     private const double WorthSaying = 0.03;
 
-    private const string Garlic = "garlic", Rice = "rice-cooked", Oats = "oats-rolled";
-
-    public static IEnumerable<Note> Of(BatchSpec spec, FillingMade made, FillingSheet sheet, Larder larder)
+    internal static IEnumerable<Note> Of(CheckedBatch batch, FillingSheet sheet)
     {
-        var filling = spec.Filling!;
-        var mends = new FillingMends(filling, made, larder);
+        var (filling, kitchen) = (batch.Route.Filling!, batch.Kitchen);
+        var mends = new FillingMends(filling, batch.Stuffing!.Made, kitchen);
         yield return FeelOf(sheet, mends);
 
         if (sheet.Salt.Share.Value > Salty)
         {
-            yield return Say(NoteCode.FillingSalty, Weight.Wrong, [Quantity.Of("salt", sheet.Salt.Share), new("most", Salty, Percent.Unit)]);
+            yield return Say(NoteCode.FillingSalty, Severity.Wrong, [Quantity.Of("salt", sheet.Salt.Share), new("most", Salty, Percent.Unit)]);
         }
         else if (sheet.Salt.ToAdd.Value > sheet.End.Mass.Value * 0.001)
         {
             yield return Say(
                 sheet.Salt.Share.Value < Bland ? NoteCode.FillingBland : NoteCode.FillingSalt,
-                Weight.Watch,
+                Severity.Watch,
                 [Quantity.Of("stayed", sheet.Salt.Stayed), Quantity.Of("salt", sheet.Salt.Share), Quantity.Of("wanted", filling.SaltWanted), Quantity.Of("add", sheet.Salt.ToAdd), Quantity.Of("left", sheet.Salt.Left)],
                 mends: mends.Seasoned(sheet.Salt.ToAdd) is { } mend ? [mend] : null);
         }
 
         if (sheet.End.SugarShare.Value > TooSweet)
         {
-            yield return Say(NoteCode.FillingSweet, Weight.Watch, [Quantity.Of("sugar", sheet.End.SugarShare), new("most", TooSweet, Percent.Unit)]);
+            yield return Say(NoteCode.FillingSweet, Severity.Watch, [Quantity.Of("sugar", sheet.End.SugarShare), new("most", TooSweet, Percent.Unit)]);
         }
 
-        if (sheet.End.Temperature.Value > Warm)
+        if (sheet.End.Temperature.Value > Parcel.Warm)
         {
-            yield return Say(NoteCode.FillingWarm, Weight.Wrong, [Quantity.Of("warm", sheet.End.Temperature), Quantity.Of("under", new Celsius(Warm))],
-                mends: mends.Cooled(Warm) is { } mend ? [mend] : null);
+            yield return Say(NoteCode.FillingWarm, Severity.Wrong, [Quantity.Of("warm", sheet.End.Temperature), Quantity.Of("under", new Celsius(Parcel.Warm))],
+                mends: mends.Cooled(Parcel.Warm) is { } mend ? [mend] : null);
         }
 
-        foreach (var note in OfWall(filling, sheet, mends).Concat(OfBalance(filling, sheet)).Concat(OfLiquor(filling, sheet)).Concat(Cautions(filling, larder)))
+        foreach (var note in OfWall(filling, sheet, mends).Concat(OfBalance(filling, sheet)).Concat(OfLiquor(filling, sheet)).Concat(Cautions(filling, kitchen)))
         {
             yield return note;
         }
@@ -54,7 +49,7 @@ public static class FillingNotes
     {
         if (filling.LiquorToDough && sheet.Liquor.Used < sheet.Liquor.Mass * 0.99)
         {
-            yield return Say(NoteCode.LiquorLeft, Weight.Watch, [Quantity.Of("left", sheet.Liquor.Mass - sheet.Liquor.Used), Quantity.Of("used", sheet.Liquor.Used)]);
+            yield return Say(NoteCode.LiquorLeft, Severity.Watch, [Quantity.Of("left", sheet.Liquor.Mass - sheet.Liquor.Used), Quantity.Of("used", sheet.Liquor.Used)]);
         }
     }
 
@@ -63,10 +58,10 @@ public static class FillingNotes
         Quantity[] free = [Quantity.Of("free", sheet.End.Free), Quantity.Of("share", sheet.FreeShare)];
         return sheet.Feel switch
         {
-            FillingFeel.Crumbly => Say(NoteCode.FillingCrumbly, Weight.Watch, [Quantity.Of("more", sheet.End.Free * -1), Quantity.Of("share", sheet.FreeShare)], mends: mends.AgainstCrumbs()),
-            FillingFeel.Holds => Say(NoteCode.FillingHolds, Weight.Right, free),
-            FillingFeel.RollInFlour => Say(NoteCode.FillingRollInFlour, Weight.Watch, free, mends: mends.AgainstWater()),
-            _ => Say(NoteCode.FillingWeeps, Weight.Wrong, free, mends: mends.AgainstWater()),
+            FillingFeel.Crumbly => Say(NoteCode.FillingCrumbly, Severity.Watch, [Quantity.Of("more", sheet.End.Free * -1), Quantity.Of("share", sheet.FreeShare)], mends: mends.AgainstCrumbs()),
+            FillingFeel.Holds => Say(NoteCode.FillingHolds, Severity.Right, free),
+            FillingFeel.RollInFlour => Say(NoteCode.FillingRollInFlour, Severity.Watch, free, mends: mends.AgainstWater()),
+            _ => Say(NoteCode.FillingWeeps, Severity.Wrong, free, mends: mends.AgainstWater()),
         };
     }
 
@@ -75,26 +70,26 @@ public static class FillingNotes
         var parcel = sheet.Parcel;
         if (parcel.Wall.Value < parcel.WallLeast.Value)
         {
-            yield return Say(NoteCode.WallThin, Weight.Wrong,
+            yield return Say(NoteCode.WallThin, Severity.Wrong,
                 [Quantity.Of("wall", parcel.Wall), Quantity.Of("least", parcel.WallLeast), Quantity.Of("across", parcel.WidestRound)]);
         }
 
-        if (parcel.LumpPerWall > LumpTears)
+        if (parcel.LumpPerWall > Parcel.LumpTears)
         {
-            var grain = new Millimetres(Math.Max(Math.Floor(parcel.Wall.Value * LumpTears * 2) / 2, 0.5));
-            yield return Say(NoteCode.LumpsTear, Weight.Watch, [Quantity.Of("grain", sheet.End.Grain), Quantity.Of("wall", parcel.Wall), new("times", parcel.LumpPerWall, "")],
+            var grain = new Millimetres(Math.Max(Math.Floor(parcel.Wall.Value * Parcel.LumpTears * 2) / 2, 0.5));
+            yield return Say(NoteCode.LumpsTear, Severity.Watch, [Quantity.Of("grain", sheet.End.Grain), Quantity.Of("wall", parcel.Wall), new("times", parcel.LumpPerWall, "")],
                 mends: [mends.Chopped(grain)]);
         }
 
         if (filling.Wall.Share.Value > parcel.MostShare.Value)
         {
-            yield return Say(NoteCode.FillingTight, Weight.Wrong, [Quantity.Of("share", filling.Wall.Share), Quantity.Of("most", parcel.MostShare)],
+            yield return Say(NoteCode.FillingTight, Severity.Wrong, [Quantity.Of("share", filling.Wall.Share), Quantity.Of("most", parcel.MostShare)],
                 mends: [FillingMends.Shared(filling, new(Math.Floor(parcel.MostShare.Value)))]);
         }
 
         if (parcel.Risk == TearRisk.Likely)
         {
-            yield return Say(NoteCode.WallTears, Weight.Wrong, [new("risk", parcel.Tear, "")]);
+            yield return Say(NoteCode.WallTears, Severity.Wrong, [new("risk", parcel.Tear, "")]);
         }
     }
 
@@ -119,60 +114,58 @@ public static class FillingNotes
         }
 
         yield return balance.Over.Value > 0
-            ? Say(NoteCode.FillingOver, Weight.Watch, [Quantity.Of("over", balance.Over), Quantity.Count("pieces", balance.Pieces), Quantity.Of("dough", balance.Dough)], mends: mends)
-            : Say(NoteCode.FillingShort, Weight.Watch, [Quantity.Of("short", balance.Over * -1), Quantity.Count("pieces", balance.Pieces)], mends: mends);
+            ? Say(NoteCode.FillingOver, Severity.Watch, [Quantity.Of("over", balance.Over), Quantity.Count("pieces", balance.Pieces), Quantity.Of("dough", balance.Dough)], mends: mends)
+            : Say(NoteCode.FillingShort, Severity.Watch, [Quantity.Of("short", balance.Over * -1), Quantity.Count("pieces", balance.Pieces)], mends: mends);
     }
 
     /// <summary>Whether the filling holds egg or meat or was chilled, so that its core counts (models.md F).</summary>
-    public static bool IsRisky(FillingSpec? filling, Larder larder)
+    public static bool IsRisky(FillingSpec? filling, Kitchen kitchen)
     {
         if (filling is null)
         {
             return false;
         }
 
-        var steps = filling.Parts.SelectMany(p => p.Steps).Concat(filling.Together).ToList();
-        return filling.Parts.Any(p => p.Id == "egg" || larder[p.Id].Kind == IngredientKind.Meat)
-            || steps.Any(s => s is SeasonStep { Item: "egg" } or MoistenStep { Item: "egg" } or CoolStep { Place: RestPlace.Fridge });
+        return filling.In.Any(id => kitchen[id].Is(Trait.RawRisk)) || filling.Steps.Any(s => s is CoolStep { Place: RestPlace.Fridge });
     }
 
-    private static IEnumerable<Note> Cautions(FillingSpec filling, Larder larder)
+    private static IEnumerable<Note> Cautions(FillingSpec filling, Kitchen kitchen)
     {
-        var steps = filling.Parts.SelectMany(p => p.Steps).Concat(filling.Together).ToList();
-        var ids = filling.Parts.Select(p => p.Id).Concat(steps.OfType<SeasonStep>().Select(s => s.Item)).Concat(steps.OfType<MoistenStep>().Select(s => s.Item)).ToList();
-        var kinds = filling.Parts.Select(p => larder[p.Id].Kind).ToList();
+        bool Has(Trait trait) => filling.In.Any(id => kitchen[id].Is(trait));
+        var steps = filling.Steps.ToList();
+        var kinds = filling.Parts.Select(p => kitchen[p.Id].Kind).ToList();
         var fried = steps.Any(s => s is SauteStep);
-        if (IsRisky(filling, larder))
+        if (IsRisky(filling, kitchen))
         {
-            yield return Say(NoteCode.CoreSafe, Weight.Caution, [Quantity.Of("core", PanPiece.SafeCore)]);
+            yield return Say(NoteCode.CoreSafe, Severity.Caution, [Quantity.Of("core", Cooked.SafeCore)]);
         }
 
         if (steps.Any(s => s is SauteStep or BoilStep or BlanchStep or PressureStep or SweetenStep) || kinds.Any(k => k is IngredientKind.Mash or IngredientKind.Meat or IngredientKind.Dairy))
         {
-            yield return Say(NoteCode.CoolFast, Weight.Caution, []);
+            yield return Say(NoteCode.CoolFast, Severity.Caution, []);
         }
 
-        if (filling.Parts.Any(p => p.Id == Rice || larder[p.Id].Kind == IngredientKind.Mash))
+        if (Has(Trait.KeepsBadlyWarm))
         {
-            yield return Say(NoteCode.PulseCold, Weight.Caution, []);
+            yield return Say(NoteCode.PulseCold, Severity.Caution, []);
         }
 
-        if (ids.Contains(Garlic) && !fried)
+        if (Has(Trait.GarlicLike) && !fried)
         {
-            yield return Say(NoteCode.RawGarlic, Weight.Caution, []);
+            yield return Say(NoteCode.RawGarlic, Severity.Caution, []);
         }
 
         if (steps.Any(s => s is PressureStep))
         {
-            yield return Say(NoteCode.PressurePot, Weight.Caution, []);
+            yield return Say(NoteCode.PressurePot, Severity.Caution, []);
         }
 
-        if (steps.Any(s => s is BindStep { Binder: Oats }))
+        if (steps.OfType<BindStep>().Any(s => kitchen[s.Binder].Is(Trait.DrinksSlowly)))
         {
-            yield return Say(NoteCode.OatsWait, Weight.Watch, [Quantity.Of("time", new Minutes(10))]);
+            yield return Say(NoteCode.OatsWait, Severity.Watch, [Quantity.Of("time", new Minutes(10))]);
         }
     }
 
-    private static Note Say(NoteCode code, Weight weight, IReadOnlyList<Quantity> quantities, string? item = null, IReadOnlyList<Mend>? mends = null) =>
-        new(code, Stage.Filling, weight, quantities, item, mends is { Count: > 0 } ? mends : null);
+    private static Note Say(NoteCode code, Severity severity, IReadOnlyList<Quantity> quantities, string? item = null, IReadOnlyList<Mend>? mends = null) =>
+        new(code, Stage.Filling, severity, quantities, item, mends is { Count: > 0 } ? mends : null);
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>What goes into a stuffed bread: parts that are made ready each for itself, then worked together.</summary>
 /// <param name="Together">Steps after the parts are joined.</param>
@@ -6,13 +6,19 @@ namespace Ystrata.Core;
 /// <param name="LiquorToDough">Whether what was drained goes into the dough as a liquid, with its salt.</param>
 public sealed record FillingSpec(IReadOnlyList<FillingPart> Parts, IReadOnlyList<FillingStep> Together, Percent SaltWanted, bool LiquorToDough, WallSpec Wall)
 {
+    /// <summary>Every step of every part, then those after joining.</summary>
+    internal IEnumerable<FillingStep> Steps => Parts.SelectMany(p => p.Steps).Concat(Together);
+
+    /// <summary>Everything that goes in, by its larder id.</summary>
+    internal IEnumerable<string> In => Parts.Select(p => p.Id).Concat(Steps.SelectMany(s => s.Ids).Select(i => i.Id));
+
     /// <summary>What a bread begins with once it is to be stuffed: wet radish, salted and squeezed.</summary>
     public static FillingSpec Usual { get; } = new(
         [
-            new("radish", new(1200), new(12),
+            new(Staples.WetVegetable, new(1200), new(12),
             [
                 new ChopStep(ChopBy.Grate, new(3)),
-                new SaltStep("salt-fine", new(1.5), new(15)),
+                new SaltStep(Staples.Salt, new(1.5), new(15)),
                 new SqueezeStep(SqueezeBy.Cloth),
             ]),
         ],

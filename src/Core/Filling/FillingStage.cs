@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>How a filling behaves in the hand (models.md E).</summary>
 public enum FillingFeel
@@ -42,6 +42,7 @@ public sealed record FillingBalance(Grams Made, Grams Each, Grams Needed, Grams 
 
 /// <param name="Together">What the parts make once they are joined, before the steps that follow.</param>
 /// <param name="End">As it goes into the dough.</param>
+/// <param name="Warm">Minutes it is warm, from the first step to the last roll; nothing where nothing in it spoils.</param>
 /// <param name="FeelFrom">Free water, percent of mass, from which it holds, wants flour outside, weeps.</param>
 public sealed record FillingSheet(
     IReadOnlyList<FillingPartSheet> Parts,
@@ -54,7 +55,8 @@ public sealed record FillingSheet(
     FillingSalt Salt,
     LiquorSheet Liquor,
     FillingBalance Balance,
-    ParcelSheet Parcel);
+    ParcelSheet Parcel,
+    Minutes? Warm);
 
 /// <summary>A filling made, before any dough is there.</summary>
 public sealed record FillingMade(IReadOnlyList<FillingPartSheet> Parts, FillingState Together, IReadOnlyList<FillingRow> Rows, FillingState End, Liquor Liquor)
@@ -76,15 +78,28 @@ public static class FillingStage
 
     public static IReadOnlyList<Percent> FeelFrom { get; } = [new(HoldsFrom), new(FlourFrom), new(WeepsFrom)];
 
-    public static FillingMade Make(FillingSpec spec, Larder larder)
+    /// <summary>What is wrapped on this way, made; nothing where nothing is. What stands in the way is added.</summary>
+    internal static FillingMade? Make(Route route, Kitchen kitchen, List<Refusal> refusals)
+    {
+        if (route.Filling is not { } filling)
+        {
+            return null;
+        }
+
+        var made = Make(filling, kitchen);
+        FillingCheck.Work(filling, made, refusals);
+        return made;
+    }
+
+    public static FillingMade Make(FillingSpec spec, Kitchen kitchen)
     {
         var parts = new List<FillingPartSheet>(spec.Parts.Count);
         var (together, drawable, squeezable) = (FillingState.Nothing, 0.0, 0.0);
         foreach (var part in spec.Parts)
         {
-            var item = larder[part.Id];
+            var item = kitchen[part.Id];
             var start = FillingState.Made(item, part.Mass);
-            var rows = FillingWork.Through(start, part.Steps, item.Draw ?? default, item.Squeeze ?? default, larder);
+            var rows = FillingWork.Through(start, part.Steps, item.Draw ?? default, item.Squeeze ?? default, kitchen);
             var end = rows.Count > 0 ? rows[^1].State : start;
             together = parts.Count == 0 ? end : together + end;
             // What is salted or squeezed after joining gives what its parts would, by the water they bring.
@@ -94,7 +109,7 @@ public static class FillingStage
         }
 
         var water = Math.Max(together.Water.Value, 1e-9);
-        var after = FillingWork.Through(together, spec.Together, Percent.FromFraction(drawable / water), Percent.FromFraction(squeezable / water), larder);
+        var after = FillingWork.Through(together, spec.Together, Percent.FromFraction(drawable / water), Percent.FromFraction(squeezable / water), kitchen);
         return new(
             parts,
             together,
@@ -112,11 +127,16 @@ public static class FillingStage
         _ => FillingFeel.Weeps,
     };
 
-    public static FillingSheet Judge(BatchSpec batch, FillingMade made, Grams liquorUsed, int count, DoughSheet dough, FlourMix mix, FoldSheet fold, Learned learned, Larder larder)
+    /// <returns>Nothing where nothing is wrapped.</returns>
+    internal static FillingSheet? Judge(CheckedBatch batch, DoughSheet dough, FoldSheet fold)
     {
-        var spec = batch.Filling!;
-        var ball = dough.Ball;
-        var parcel = Parcel.Of(spec.Wall, batch.Roll.Diameter, ball, dough.Density, made.End, mix, spec.Wall.Shape == ParcelShape.Coil ? fold.Nominal : 1);
+        if (batch is not { Route.Filling: { } spec, Stuffing: var (made, liquorUsed) })
+        {
+            return null;
+        }
+
+        var (ball, count) = (dough.Ball, batch.Dough.Count);
+        var parcel = Parcel.Of(spec.Wall, batch.Spec.Roll.Diameter, ball, dough.Density, made.End, batch.Mix, spec.Wall.Shape == ParcelShape.Coil ? fold.Nominal : 1);
         var end = made.End;
         var each = ball * spec.Wall.Share.Fraction;
         var needed = each * count;
@@ -137,7 +157,18 @@ public static class FillingStage
                 (end.Mass * spec.SaltWanted.Fraction - end.Salt) / (1 - spec.SaltWanted.Fraction),
                 UsualSalt),
             new(made.Liquor.Mass, liquorUsed, made.Liquor.Mass.Value > 0 ? Percent.FromFraction(made.Liquor.Salt / made.Liquor.Mass) : default),
-            Balance.Of(spec, end.Mass, each, count, pieces, ball, learned, larder),
-            parcel);
+            Balance.Of(spec, end.Mass, each, count, pieces, ball, batch.Kitchen),
+            parcel,
+            spec.In.Any(id => batch.Kitchen[id].Is(Trait.Spoils)) ? new Minutes(Warm(made).Value + batch.Shape.Rest.Value) : null);
+    }
+
+    // Between these it is warm (usual guidance), °C.
+    private const double WarmFrom = 5, WarmTo = 60;
+
+    // Of the part that was warm longest, then of all together. A step counts by how warm it leaves what it is done to.
+    private static Minutes Warm(FillingMade made)
+    {
+        static double Of(IReadOnlyList<FillingRow> rows) => rows.Where(r => r.State.Temperature.Value is > WarmFrom and < WarmTo).Sum(r => r.Time.Value);
+        return new(made.Parts.Max(p => Of(p.Rows)) + Of(made.Rows));
     }
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>What a filling is made of at one moment.</summary>
 /// <param name="Loose">Of the water, what salt has drawn and nothing has taken away yet.</param>
@@ -9,11 +9,9 @@ public sealed record FillingState(
     Grams Water, Grams Loose, Grams Salt, Grams Fat, Grams Sugar, Grams Other, Grams Holds, Millimetres Grain, Celsius Temperature)
 {
     // Water, fat, sugar, salt and the rest, g/ml; pressed by hand a filling keeps some air (empirical).
-    private const double FatDensity = 0.92, SugarDensity = 1.55, SaltDensity = 2.1, OtherDensity = 1.35, Packed = 0.95;
+    private const double SugarDensity = 1.55, SaltDensity = 2.1, OtherDensity = 1.35, Packed = 0.95;
 
-    public static FillingState Nothing { get; } = new(default, default, default, default, default, default, default, default, Room);
-
-    public static Celsius Room => new(22);
+    public static FillingState Nothing { get; } = new(default, default, default, default, default, default, default, default, Air.Kitchen);
 
     public Grams Solids => Salt + Fat + Sugar + Other;
 
@@ -30,7 +28,7 @@ public sealed record FillingState(
     public Percent SugarShare => Of(Sugar);
 
     public Density Density => Mass.Value > 0
-        ? new(Packed * Mass.Value / (Water.Value + Fat.Value / FatDensity + Sugar.Value / SugarDensity + Salt.Value / SaltDensity + Other.Value / OtherDensity))
+        ? new(Packed * Mass.Value / (Water.Value + Fat.Value / Ingredient.FatDensity.Value + Sugar.Value / SugarDensity + Salt.Value / SaltDensity + Other.Value / OtherDensity))
         : new(1);
 
     /// <summary>So much of an ingredient, at the temperature of the room.</summary>
@@ -39,7 +37,7 @@ public sealed record FillingState(
         Grams Part(Percent share) => mass * share.Fraction;
         var solids = Part(item.Solids);
         var (salt, fat, sugar) = (Part(item.Salt), Part(item.Fat), Part(item.Sugar));
-        return new(Part(item.Water), Grams.Zero, salt, fat, sugar, solids - salt - fat - sugar, solids * (item.Holding ?? 0), UncutGrain, Room);
+        return new(Part(item.Water), Grams.Zero, salt, fat, sugar, solids - salt - fat - sugar, solids * (item.Holding ?? 0), UncutGrain, Air.Kitchen);
     }
 
     /// <summary>The same stuff, more or less of it.</summary>
@@ -67,7 +65,7 @@ public sealed record FillingState(
             a.Other + b.Other,
             a.Holds + b.Holds,
             new(Math.Max(a.Grain.Value, b.Grain.Value)),
-            mass > 0 ? new((a.Temperature.Value * a.Mass.Value + b.Temperature.Value * b.Mass.Value) / mass) : Room);
+            mass > 0 ? new((a.Temperature.Value * a.Mass.Value + b.Temperature.Value * b.Mass.Value) / mass) : Air.Kitchen);
     }
 
     // What has not been cut is as coarse as a bite (empirical).

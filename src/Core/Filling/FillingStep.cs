@@ -1,6 +1,6 @@
 using System.Text.Json.Serialization;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>One step of a filling. Where it was weighed, the weight overrules the estimate and everything after it follows.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>One line of the filling's ledger.</summary>
 /// <param name="Planned">Mass the step was expected to leave.</param>
@@ -18,6 +18,16 @@ public sealed record Liquor(Grams Water, Grams Salt, Grams Sugar)
     public static Liquor None { get; } = new(default, default, default);
 
     public Grams Mass => Water + Salt + Sugar;
+
+    /// <summary>So much of it.</summary>
+    public Liquor Of(Grams mass) => new(Water * (mass / Mass), Salt * (mass / Mass), Sugar * (mass / Mass));
+
+    /// <summary>As a liquid of the dough; it stands in no larder and costs nothing.</summary>
+    internal Ingredient AsItem()
+    {
+        Percent Share(Grams part) => Percent.FromFraction(part / Mass);
+        return Ingredient.OfLiquor(Share(Water), Share(Sugar), Share(Salt));
+    }
 
     public static Liquor operator +(Liquor a, Liquor b) => new(a.Water + b.Water, a.Salt + b.Salt, a.Sugar + b.Sugar);
 }
@@ -46,8 +56,8 @@ public static class FillingWork
     // Melted sugar takes water that the solids held, g/g (empirical).
     private const double SugarSlackens = 0.15;
 
-    // Spread on a tray in the kitchen, or in the fridge; minutes to two thirds of the way (empirical).
-    private const double TrayTime = 35, FridgeTime = 25, FridgeCelsius = 4;
+    // Spread on a tray in the larder, or in the fridge; minutes to two thirds of the way (empirical).
+    private const double TrayTime = 35, FridgeTime = 25;
     private static readonly Celsius Hot = new(95);
 
     // A flour drinks like semolina (models.md E).
@@ -60,7 +70,7 @@ public static class FillingWork
     /// <param name="start">What there is before the first.</param>
     /// <param name="draw">Share of its water that salt draws at 1.5 %.</param>
     /// <param name="squeeze">Share of the remaining water a cloth takes.</param>
-    public static IReadOnlyList<FillingRow> Through(FillingState start, IReadOnlyList<FillingStep> steps, Percent draw, Percent squeeze, Larder larder)
+    public static IReadOnlyList<FillingRow> Through(FillingState start, IReadOnlyList<FillingStep> steps, Percent draw, Percent squeeze, Kitchen kitchen)
     {
         var rows = new List<FillingRow>(steps.Count);
         var (now, grated, opened) = (start, false, false);
@@ -69,7 +79,7 @@ public static class FillingWork
             // Weighed before: so much is there, of the same make.
             var scaled = step.Before is { } before && now.Mass.Value > 0 ? now.Times(before / now.Mass) : now;
             var cloth = Math.Min(squeeze.Fraction * (opened ? OpenedSqueeze : 1), Math.Max(MostSqueeze, squeeze.Fraction));
-            var planned = Step(step, scaled, draw.Fraction, cloth, grated, larder);
+            var planned = Step(step, scaled, draw.Fraction, cloth, grated, kitchen);
             grated |= step is ChopStep { By: ChopBy.Grate };
             opened |= step is BlanchStep or BoilStep or PressureStep or SauteStep;
             var row = step.After is { } after ? Weighed(step, scaled, planned, after) : planned;
@@ -80,14 +90,14 @@ public static class FillingWork
         return rows;
     }
 
-    private static FillingRow Step(FillingStep step, FillingState now, double draw, double cloth, bool grated, Larder larder)
+    private static FillingRow Step(FillingStep step, FillingState now, double draw, double cloth, bool grated, Kitchen kitchen)
     {
         switch (step)
         {
             case ChopStep s:
                 return Row(now with { Grain = s.Grain });
             case SaltStep s:
-                var salted = now + FillingState.Made(larder[s.Salt], now.Mass * s.Share.Fraction) with { Holds = default, Grain = default, Temperature = now.Temperature };
+                var salted = now + FillingState.Made(kitchen[s.Salt], now.Mass * s.Share.Fraction) with { Holds = default, Grain = default, Temperature = now.Temperature };
                 var drawn = draw * Math.Sqrt(s.Share.Value / DrawSalt) * (1 - Math.Exp(-s.Time.Value / (grated ? GratedDraw : ChoppedDraw)));
                 var loose = Math.Max(now.Loose.Value, Math.Min(now.Water.Value * drawn, now.Water.Value));
                 return Row(salted with { Loose = new(loose) }, time: s.Time) with { Added = salted.Mass - now.Mass };
@@ -103,23 +113,23 @@ public static class FillingWork
             case PressureStep s:
                 return Drinking(now with { Temperature = Hot }, now.Holds * CookedTo, s.Time.Value / PressureTime, s.Time);
             case SauteStep s:
-                var fat = FillingState.Made(larder[s.Fat], s.FatMass);
+                var fat = FillingState.Made(kitchen[s.Fat], s.FatMass);
                 return Cooked(now + fat with { Holds = default, Grain = default }, fat.Mass, s.Time, s.Pan, s.To);
             case SweetenStep s:
-                var sugar = FillingState.Made(larder[s.Sugar], s.Mass);
+                var sugar = FillingState.Made(kitchen[s.Sugar], s.Mass);
                 return Cooked(now + sugar with { Holds = s.Mass * -SugarSlackens, Grain = default }, sugar.Mass, s.Time, s.Pan, to: null);
             case CoolStep s:
-                var (air, tau) = s.Place == RestPlace.Fridge ? (FridgeCelsius, FridgeTime) : (FillingState.Room.Value, TrayTime);
+                var (air, tau) = s.Place == RestPlace.Fridge ? (Air.Fridge.Value, FridgeTime) : (Air.Kitchen.Value, TrayTime);
                 return Row(now with { Temperature = new(air + (now.Temperature.Value - air) * Math.Exp(-s.Time.Value / tau)) }, time: s.Time);
             case BindStep s:
-                var binder = FillingState.Made(larder[s.Binder], s.Mass);
-                return Put(now, binder with { Holds = binder.Water + s.Mass * Drinks(larder[s.Binder]) });
+                var binder = FillingState.Made(kitchen[s.Binder], s.Mass);
+                return Put(now, binder with { Holds = binder.Water + s.Mass * Drinks(kitchen[s.Binder]) });
             case SeasonStep s:
                 // Spice and herbs keep their own water.
-                var spice = FillingState.Made(larder[s.Item], s.Mass);
+                var spice = FillingState.Made(kitchen[s.Item], s.Mass);
                 return Put(now, spice with { Holds = spice.Water });
             case MoistenStep s:
-                return Put(now, FillingState.Made(larder[s.Item], s.Mass) with { Holds = default });
+                return Put(now, FillingState.Made(kitchen[s.Item], s.Mass) with { Holds = default });
             default:
                 throw new ArgumentOutOfRangeException(nameof(step));
         }

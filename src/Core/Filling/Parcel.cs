@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Filling;
 
 /// <summary>Why a wall may tear.</summary>
 public enum TearCause
@@ -64,7 +64,7 @@ public static class Parcel
     private const double LeastGathered = 4;
 
     // Lumps so many times the wall tear it (models.md E). A filling warmer than this softens the wall, °C (empirical).
-    private const double LumpTears = 1.5, Warm = 30;
+    internal const double LumpTears = 1.5, Warm = 30;
 
     // Tear risk from which some and most tear (empirical).
     private const double Some = 20, Likely = 50;

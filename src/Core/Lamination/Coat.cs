@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>What lies on a face, or between two leaves.</summary>
 /// <param name="Film">The fat as a film.</param>

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>One program beside others: what it makes of the same ball.</summary>
 /// <param name="Refusal">Why it cannot be worked on this ball; then there is no more.</param>
@@ -6,48 +6,45 @@ namespace Ystrata.Core;
 public sealed record ComparedProgram(FoldProgram Program, FoldSheet? Fold, RollSheet? Roll, Section? Section, bool TooThin, Refusal? Refusal);
 
 /// <summary>The same ball through several programs, and programs for a bread that is wanted.</summary>
-public sealed class Compare(BatchSpec spec, Larder larder, Learned learned)
+public sealed class Compare(CheckedBatch batch)
 {
     public const int Most = 6;
 
-    private readonly BatchSheet plan = Planner.Plan(spec, larder, learned);
-    private readonly FlourMix mix = FlourMix.Of(spec.Dough.Flours, larder);
+    private readonly BatchSheet plan = Planner.Plan(batch);
+
+    public BatchSpec Spec => batch.Spec;
 
     public Grams Ball => plan.Dough.Ball;
 
-    public IReadOnlyList<ComparedProgram> Of(IEnumerable<FoldProgram> programs) => [.. programs.Select(p => Of(p, Ball, spec.Roll))];
+    internal Density Density => plan.Dough.Density;
+
+    public IReadOnlyList<ComparedProgram> Of(IEnumerable<FoldProgram> programs) => [.. programs.Select(p => Of(p, Ball, Spec.Roll))];
 
     /// <summary>The schools of these ids; one that is unknown is left out.</summary>
     public IReadOnlyList<ComparedProgram> OfSchools(IEnumerable<string> ids)
     {
-        var all = FoldPrograms.For(spec, Ball).ToDictionary(p => p.Id);
+        var all = FoldPrograms.For(Spec, Ball).ToDictionary(p => p.Id);
         return Of(ids.Select(id => all.GetValueOrDefault(id)).OfType<FoldProgram>());
     }
 
     /// <summary>Works one program on one ball.</summary>
     public ComparedProgram Of(FoldProgram program, Grams ball, RollSpec roll)
     {
-        var shape = spec with { Sheet = program.Sheet, Fold = program.Fold, Roll = roll };
-        var sheet = SheetStage.Lay(program.Sheet, ball, plan.Dough.Density, larder);
-        var (steps, piece) = (new List<Piece>(), sheet);
-        for (var i = 0; i < program.Fold.Steps.Count; i++)
+        var shape = Shaping.Of(program.Sheet, program.Fold, roll, roll.Diameter);
+        var sheet = SheetStage.Lay(shape, ball, Density, batch.Kitchen);
+        var (steps, refusal) = FoldStage.Work(shape.Steps, sheet, batch.Kitchen);
+        if (refusal is not null)
         {
-            if (StepCheck.Workable(program.Fold.Steps[i], piece, $"fold.steps[{i}]") is { } refusal)
-            {
-                return new(program, null, null, null, false, refusal);
-            }
-
-            steps.Add(piece = Folding.Apply(program.Fold.Steps[i], piece, i, larder));
+            return new(program, null, null, null, false, refusal);
         }
 
-        var rolled = Rolled.To(piece, roll.Diameter);
-        var fold = FoldStage.Judge(shape, sheet, steps, rolled, ball, larder.Hands, drawn: false);
-        return new(program, fold, RollStage.Judge(shape, rolled, fold, mix, plan.Dough.Fat), Section.Of(rolled), sheet.Fullest.Dough.Value < plan.Sheet.Thinnest.Value, null);
+        var rolled = Rolled.To(steps is [.., var last] ? last : sheet, roll.Diameter);
+        var fold = FoldStage.Judge(shape, sheet, steps, rolled, ball, batch.Kitchen.Hands, drawn: false);
+        var back = Round.Springback(batch.Mix, plan.Dough.Fat, shape.Rest);
+        return new(program, fold, RollStage.Judge(shape, rolled, fold, back), Section.Of(rolled), sheet.Fullest.Dough.Value < plan.Sheet.Thinnest.Value, null);
     }
 
     /// <summary>As thin a sheet as this dough bears, in whole centimetres, and no wider than a table has room for.</summary>
     internal Millimetres WidestSheet(Grams ball) =>
         new(Math.Clamp(Math.Floor(Round.DiameterOf(ball, plan.Sheet.Thinnest, plan.Dough.Density).Centimetres) * 10, 100, 600));
-
-    internal Density Density => plan.Dough.Density;
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>Whether two leaves will come apart.</summary>
 public enum ContactState

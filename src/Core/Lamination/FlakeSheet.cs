@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 public enum FlakeTerm
 {

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 public enum LaidIn
 {
@@ -22,14 +22,14 @@ public sealed record LaidMass(string Id, Grams Each);
 /// <summary>Everything a sheet and its fold program take besides dough.</summary>
 public static class FoldInputs
 {
-    public static IReadOnlyList<FoldInput> Of(BatchSpec spec) =>
+    /// <param name="sheet">Nothing where nothing is laid on the first sheet.</param>
+    public static IReadOnlyList<FoldInput> Of(SheetSpec? sheet, IReadOnlyList<FoldStep> steps) =>
     [
-        new("sheet.fatMass", spec.Sheet.Fat, spec.Sheet.FatMass, LaidIn.Fat),
-        new("sheet.dustMass", spec.Sheet.Dust, spec.Sheet.DustMass, LaidIn.Dust),
-        .. spec.Fold.Steps.SelectMany((s, i) => OfStep(s, $"fold.steps[{i}]").Select(u => u with { Pieces = PiecesBefore(spec.Fold, i) })),
+        .. sheet is null ? [] : new FoldInput[] { new("sheet.fatMass", sheet.Fat, sheet.FatMass, LaidIn.Fat), new("sheet.dustMass", sheet.Dust, sheet.DustMass, LaidIn.Dust) },
+        .. steps.SelectMany((s, i) => OfStep(s, $"fold.steps[{i}]").Select(u => u with { Pieces = PiecesBefore(steps, i) })),
     ];
 
-    private static int PiecesBefore(FoldSpec fold, int step) => fold.Steps.Take(step).Aggregate(1, (pieces, s) => s switch
+    private static int PiecesBefore(IReadOnlyList<FoldStep> steps, int step) => steps.Take(step).Aggregate(1, (pieces, s) => s switch
     {
         StripsStep { Gathered: false } strips => pieces * strips.Count,
         CutLogStep log => pieces * log.Slices,

@@ -1,13 +1,14 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>The smallest changes that keep leaves apart, each tried out on the program itself.</summary>
-public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larder larder)
+internal sealed class FoldMends(CheckedBatch batch)
 {
     // A brush weighs out no finer than this; more than so much at once is another recipe.
     private const double Grain = 0.5, Most = 15;
     private const int MostFaults = 2;
 
-    private readonly Piece bare = Piece.Sheet(ball, spec.Sheet.Diameter, density, spec.Sheet.Width);
+    private readonly BatchSpec spec = batch.Spec;
+    private readonly Form bare = Form.Sheet(batch.Dough.Ball, batch.Spec.Sheet.Diameter, batch.Route.DensityOf(batch.Dough.Bowl, batch.Dough.Actual), batch.Spec.Sheet.Width);
 
     /// <param name="poorest">Which contacts count as a fault: fused ones only, or patchy ones too.</param>
     /// <returns>Up to two, the one that opens most for least fat first.</returns>
@@ -91,8 +92,8 @@ public sealed class FoldMends(BatchSpec spec, Grams ball, Density density, Larde
     private (Pile Fullest, Rings? Rings) RolledOf(BatchSpec trial)
     {
         // The same ground as the others have: how it folds is found once for all of them.
-        var laid = bare.Coated(SheetStage.CoatOf(trial.Sheet, bare.Area, larder));
-        return Rolled.FullestOf(FoldStage.Work(trial.Fold, laid, larder) is [.., var last] ? last : laid, trial.Roll.Diameter);
+        var laid = bare.Coated(SheetStage.CoatOf(trial.Sheet, bare.Area, batch.Kitchen));
+        return Rolled.FullestOf(FoldStage.Work(trial.Fold.Steps, laid, batch.Kitchen).Folded is [.., var last] ? last : laid, batch.Shape.RolledTo);
     }
 
     private sealed record Candidate(MendCode Code, int Step, Func<double, BatchSpec> With);

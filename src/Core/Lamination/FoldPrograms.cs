@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>A sheet and the steps that fold it.</summary>
 /// <param name="Id">The school's; the interface names it.</param>

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>The piece after one step of the program.</summary>
 /// <param name="Across">Longer side, or diameter.</param>
@@ -64,24 +64,29 @@ public sealed record FoldSheet(
 /// <summary>Stage 5: the fold program, step by step.</summary>
 public static class FoldStage
 {
-    /// <summary>Carries the sheet through the steps.</summary>
-    /// <returns>The piece after every step, in order.</returns>
-    public static IReadOnlyList<Piece> Work(FoldSpec spec, Piece sheet, Larder larder)
+    /// <summary>Carries the sheet through the steps, as far as hands can do them.</summary>
+    /// <returns>The piece after every step, in order; and why the next cannot be done, where one cannot.</returns>
+    public static (IReadOnlyList<Form> Folded, Refusal? Refusal) Work(IReadOnlyList<FoldStep> steps, Form sheet, Kitchen kitchen)
     {
-        var pieces = new List<Piece>(spec.Steps.Count);
+        var pieces = new List<Form>(steps.Count);
         var piece = sheet;
-        for (var i = 0; i < spec.Steps.Count; i++)
+        for (var i = 0; i < steps.Count; i++)
         {
-            piece = Folding.Apply(spec.Steps[i], piece, i, larder);
+            if (StepCheck.Workable(steps[i], piece, $"fold.steps[{i}]") is { } refusal)
+            {
+                return (pieces, refusal);
+            }
+
+            piece = Folding.Apply(steps[i], piece, i, kitchen);
             pieces.Add(piece);
         }
 
-        return pieces;
+        return (pieces, null);
     }
 
     /// <summary>Judges the program once the piece has been rolled out: films thin with the last roll, so leaves weld there.</summary>
     /// <param name="drawn">False leaves the plan views out, where nobody looks at single steps.</param>
-    public static FoldSheet Judge(BatchSpec spec, Piece sheet, IReadOnlyList<Piece> steps, Rolled rolled, Grams ball, HandTimes times, bool drawn = true)
+    internal static FoldSheet Judge(Shaping shape, Form sheet, IReadOnlyList<Form> steps, Rolled rolled, Grams ball, HandTimes times, bool drawn = true)
     {
         var full = rolled.Fullest;
         var fused = full.CountOf(c => c.State == ContactState.Fused);
@@ -93,16 +98,16 @@ public static class FoldStage
             welded[contact.Step] += contact.State == ContactState.Fused ? count : 0;
         }
 
-        var used = FoldInputs.Of(spec);
+        var used = shape.Inputs;
         var fat = new Grams(used.Where(u => u.Is == LaidIn.Fat).Sum(u => u.OfBall.Value));
         var dust = new Grams(used.Where(u => u.Is == LaidIn.Dust).Sum(u => u.OfBall.Value));
-        var views = drawn ? PlanView.Of(spec.Fold.Steps, sheet, steps) : null;
+        var views = drawn ? PlanView.Of(shape.Steps, sheet, steps) : null;
         var covers = rolled.Places.Where(p => p.Pile.Count >= full.Count).Sum(p => p.Area.Value) / rolled.Area.Value;
         var rings = rolled.Rings is { } r ? RingsOf(r) : null;
 
         return new(
             [.. steps.Select((p, i) => new StepSheet(
-                p.Outline, p.Length, p.Width, p.Area, p.Thickness, p.Fullest.Count, p.Fullest.Top.Film, laid[i], welded[i], times.Of(spec.Fold.Steps[i], p), views?[i] ?? PlanView.None, Section.Of(p)))],
+                p.Outline, p.Length, p.Width, p.Area, p.Thickness, p.Fullest.Count, p.Fullest.Top.Film, laid[i], welded[i], times.Of(shape.Steps[i], p), views?[i] ?? PlanView.None, Section.Of(p)))],
             full.Count,
             full.Count - fused,
             full.CountOf(c => c.State == ContactState.Patchy),
@@ -116,9 +121,9 @@ public static class FoldStage
             rings,
             rolled.Piece.Count,
             rolled.Piece.Ribbons > 1 ? rolled.Piece.Ribbons * full.Count : null,
-            times.OfProgram(spec, steps),
-            Difficulty.Of(spec.Fold),
-            FlakeSheet.Of(rolled, rings, spec.Roll.By));
+            times.OfProgram(shape, steps),
+            Difficulty.Of(shape.Steps),
+            FlakeSheet.Of(rolled, rings, shape.By));
     }
 
     /// <summary>Leaves of a pile that come apart: 1 + contacts that are not fused.</summary>

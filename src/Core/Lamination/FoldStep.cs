@@ -1,6 +1,6 @@
 using System.Text.Json.Serialization;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>One step of a fold program, in the order of the work.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]

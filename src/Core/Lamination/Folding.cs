@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>A line along which a flat piece is folded.</summary>
 /// <param name="At">Where, in mm of the plan.</param>
@@ -14,10 +14,10 @@ public static class Folding
     public const int MostLeaves = 1024;
 
     /// <summary>A fold, cut or stretch is along the longer side of the piece.</summary>
-    public static Axis Along(Piece piece) => piece.Layout.Width > piece.Layout.Length + 1e-6 ? Axis.Y : Axis.X;
+    public static Axis Along(Form piece) => piece.Layout.Width > piece.Layout.Length + 1e-6 ? Axis.Y : Axis.X;
 
     /// <summary>How many times the leaves a step makes of the fullest place, 1 when it piles none.</summary>
-    public static int CopiesOf(FoldStep step, Piece piece) => step switch
+    public static int CopiesOf(FoldStep step, Form piece) => step switch
     {
         HalfStep or GateStep or EncloseStep => 2,
         LetterStep => 3,
@@ -29,19 +29,19 @@ public static class Folding
         _ => 1,
     };
 
-    public static Piece Apply(FoldStep step, Piece piece, int index, Larder larder) => step switch
+    public static Form Apply(FoldStep step, Form piece, int index, Kitchen kitchen) => step switch
     {
         RollStep s => RollTo(piece, s.Diameter),
         PressStep s => RollTo(piece, s.Diameter),
         RollLongStep s => RollLong(piece, s),
         StretchStep s => Winding.Stretch(piece, s.Times),
-        BrushStep s => Brush(piece, s, larder[s.Fat]),
-        PasteStep s => piece.Coated(Paste(s.Fat, s.Mass, s.FlourMass, piece, larder)),
+        BrushStep s => Brush(piece, s, kitchen[s.Fat]),
+        PasteStep s => piece.Coated(Paste(s.Fat, s.Mass, s.FlourMass, piece, kitchen)),
         DustStep s => piece.Coated(Coat.OfDust(s.Mass, piece.Area)),
         ScatterStep s => piece.Coated(Coat.OfBits(s.Mass, piece.Area)),
         SeedsStep s => Laid(piece, Coat.OfBits(s.Mass, piece.Area), s.On),
         HalfStep or LetterStep or GateStep or EnvelopeStep or AccordionStep => Fold(piece, step, index),
-        EncloseStep s => Fold(piece.Coated(Paste(s.Fat, s.Mass, s.FlourMass, piece, larder)), step, index),
+        EncloseStep s => Fold(piece.Coated(Paste(s.Fat, s.Mass, s.FlourMass, piece, kitchen)), step, index),
         StripsStep s => Winding.Strips(piece, s, index),
         SlitStep s => piece with { Ribbons = s.Ribbons },
         MatRollStep => Winding.MatRoll(piece, index),
@@ -53,14 +53,14 @@ public static class Folding
     };
 
     /// <summary>Rolls until the area is that of a round of this diameter; a piece that is already bigger stays as it is.</summary>
-    public static Piece RollTo(Piece piece, Millimetres diameter)
+    public static Form RollTo(Form piece, Millimetres diameter)
     {
         var flat = Winding.Flattened(piece);
         var k = SquareCentimetres.OfRound(diameter).Value / flat.Area.Value;
         return k > 1 ? flat.Spread(k) : flat;
     }
 
-    private static Piece RollLong(Piece piece, RollLongStep step)
+    private static Form RollLong(Form piece, RollLongStep step)
     {
         var flat = Winding.Flattened(piece);
         var k = Math.Max(SquareCentimetres.OfRectangle(step.Length, step.Width).Value / flat.Area.Value, 1);
@@ -69,7 +69,7 @@ public static class Folding
         return flat with { Outline = flat.Flat ? Outline.Block : flat.Outline, Layout = Layout.Rectangle(long_, long_ * ratio, flat.Evened().Spread(k)), Rings = flat.Rings?.Spread(k) };
     }
 
-    private static Piece Brush(Piece piece, BrushStep step, Ingredient fat)
+    private static Form Brush(Form piece, BrushStep step, Ingredient fat)
     {
         Pile On(Pile pile, SquareCentimetres area) => pile.Coated(Coat.OfFat(step.Mass, fat, area), step.On);
 
@@ -78,13 +78,13 @@ public static class Folding
             : Laid(piece, Coat.OfFat(step.Mass, fat, piece.Area), step.On);
     }
 
-    private static Piece Laid(Piece piece, Coat coat, LaidOn on) => piece with { Layout = piece.Layout.With(p => p.Coated(coat, on)) };
+    private static Form Laid(Form piece, Coat coat, LaidOn on) => piece with { Layout = piece.Layout.With(p => p.Coated(coat, on)) };
 
-    private static Coat Paste(string fat, Grams mass, Grams flour, Piece piece, Larder larder) =>
-        Coat.OfFat(mass, larder[fat], piece.Area) + Coat.OfDust(flour, piece.Area);
+    private static Coat Paste(string fat, Grams mass, Grams flour, Form piece, Kitchen kitchen) =>
+        Coat.OfFat(mass, kitchen[fat], piece.Area) + Coat.OfDust(flour, piece.Area);
 
     /// <summary>The creases a step folds, in order, on the piece before it; none for a step that folds nothing.</summary>
-    public static IReadOnlyList<Crease> Creases(FoldStep step, Piece piece)
+    public static IReadOnlyList<Crease> Creases(FoldStep step, Form piece)
     {
         var along = Along(piece);
         var across = along == Axis.X ? Axis.Y : Axis.X;
@@ -100,7 +100,7 @@ public static class Folding
         };
     }
 
-    private static Piece Fold(Piece piece, FoldStep step, int index)
+    private static Form Fold(Form piece, FoldStep step, int index)
     {
         var layout = piece.Layout;
         foreach (var crease in Creases(step, piece))
@@ -122,7 +122,7 @@ public static class Folding
     };
 
     // A round is folded top to bottom, its half-moon side to side, a wedge about the line through its point.
-    private static Crease HalfCrease(Piece piece) => piece.Piles.Count > 1
+    private static Crease HalfCrease(Form piece) => piece.Piles.Count > 1
         ? At(piece, Along(piece), 0.5, beyond: true)
         : piece.Outline switch
         {
@@ -132,11 +132,11 @@ public static class Folding
             _ => At(piece, Along(piece), 0.5, beyond: true),
         };
 
-    private static Crease[] Letter(Piece piece, Axis axis) => [At(piece, axis, 2 / 3.0, beyond: true), At(piece, axis, 1 / 3.0, beyond: false)];
+    private static Crease[] Letter(Form piece, Axis axis) => [At(piece, axis, 2 / 3.0, beyond: true), At(piece, axis, 1 / 3.0, beyond: false)];
 
-    private static Crease[] Gate(Piece piece, Axis axis) => [At(piece, axis, 0.75, beyond: true), At(piece, axis, 0.25, beyond: false)];
+    private static Crease[] Gate(Form piece, Axis axis) => [At(piece, axis, 0.75, beyond: true), At(piece, axis, 0.25, beyond: false)];
 
-    private static Crease At(Piece piece, Axis axis, double at, bool beyond, bool under = false) => axis == Axis.X
+    private static Crease At(Form piece, Axis axis, double at, bool beyond, bool under = false) => axis == Axis.X
         ? new(axis, piece.Layout.Left + piece.Layout.Length * at, beyond, under)
         : new(axis, piece.Layout.Low + piece.Layout.Width * at, beyond, under);
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>What to watch from the first sheet to the last roll (models.md D).</summary>
 public static class LaminationNotes
@@ -25,7 +25,7 @@ public static class LaminationNotes
     {
         if (sheet.Thickness.Value < sheet.Thinnest.Value)
         {
-            yield return new(NoteCode.SheetTooThin, Stage.Sheet, Weight.Wrong,
+            yield return new(NoteCode.SheetTooThin, Stage.Sheet, Severity.Wrong,
             [
                 Quantity.Of("thickness", sheet.Thickness),
                 Quantity.Of("limit", sheet.Thinnest),
@@ -35,7 +35,7 @@ public static class LaminationNotes
         }
         else if (folded && sheet.Thickness.Value > sheet.ThickFrom.Value)
         {
-            yield return new(NoteCode.SheetTooThick, Stage.Sheet, Weight.Watch,
+            yield return new(NoteCode.SheetTooThick, Stage.Sheet, Severity.Watch,
             [
                 Quantity.Of("thickness", sheet.Thickness),
                 Quantity.Of("limit", sheet.Thinnest),
@@ -46,7 +46,7 @@ public static class LaminationNotes
 
         if (rest.Counts.Value < rest.Least.Value)
         {
-            yield return new(NoteCode.ShortRest, Stage.Sheet, Weight.Watch,
+            yield return new(NoteCode.ShortRest, Stage.Sheet, Severity.Watch,
                 [Quantity.Of("rest", rest.Counts), Quantity.Of("least", rest.Least), Quantity.Of("limit", sheet.Thinnest)],
                 Mends: [RestLonger(spec, rest)]);
         }
@@ -61,24 +61,25 @@ public static class LaminationNotes
 
         if (sheet.Dust.Value > MostDust.Value)
         {
-            yield return new(NoteCode.DustHeavy, Stage.Sheet, Weight.Watch,
+            yield return new(NoteCode.DustHeavy, Stage.Sheet, Severity.Watch,
                 [Quantity.Of("dust", spec.DustMass), Quantity.Of("most", MostDust.Over(sheet.Area))],
                 Mends: [new(MendCode.DustLess, [Quantity.Of("dust", MostDust.Over(sheet.Area).Down())], Sheet: spec with { DustMass = MostDust.Over(sheet.Area).Down() })]);
         }
     }
 
-    public static IEnumerable<Note> OfFold(BatchSpec spec, FoldSheet fold, Rolled rolled, DoughSheet dough, Larder larder, bool mended = true)
+    internal static IEnumerable<Note> OfFold(CheckedBatch batch, FoldSheet fold, Rolled rolled, bool mended)
     {
-        foreach (var note in OfSteps(spec, fold, rolled, larder))
+        var spec = batch.Spec;
+        foreach (var note in OfSteps(spec, fold, rolled, batch.Kitchen))
         {
             yield return note;
         }
 
         var contacts = fold.Nominal - 1;
-        var mends = mended ? new FoldMends(spec, dough.Ball, dough.Density, larder) : null;
+        var mends = mended ? new FoldMends(batch) : null;
         if (fold.Fused > 0 && fold.InsideFat.Value + fold.InsideDust.Value <= 0 && spec.Fold.Steps.Any(s => s is PinchStep))
         {
-            yield return new(NoteCode.SealedShut, Stage.Fold, Weight.Right, [Quantity.Count("leaves", fold.Nominal)]);
+            yield return new(NoteCode.SealedShut, Stage.Fold, Severity.Right, [Quantity.Count("leaves", fold.Nominal)]);
         }
         else if (fold.Fused > 0)
         {
@@ -86,7 +87,7 @@ public static class LaminationNotes
             yield return new(
                 NoteCode.FusedContacts,
                 Stage.Fold,
-                Weight.Wrong,
+                Severity.Wrong,
                 [
                     Quantity.Count("fused", fold.Fused),
                     Quantity.Count("of", contacts),
@@ -97,7 +98,7 @@ public static class LaminationNotes
         }
         else if (fold.Patchy == 0 && contacts > 0)
         {
-            yield return new(NoteCode.AllOpen, Stage.Fold, Weight.Right, [Quantity.Count("of", contacts), Quantity.Count("leaves", fold.Nominal)]);
+            yield return new(NoteCode.AllOpen, Stage.Fold, Severity.Right, [Quantity.Count("of", contacts), Quantity.Count("leaves", fold.Nominal)]);
         }
 
         if (fold.Patchy > 0)
@@ -106,7 +107,7 @@ public static class LaminationNotes
             yield return new(
                 NoteCode.PatchyFat,
                 Stage.Fold,
-                Weight.Watch,
+                Severity.Watch,
                 [
                     Quantity.Count("patchy", fold.Patchy),
                     Quantity.Count("of", contacts),
@@ -118,13 +119,13 @@ public static class LaminationNotes
 
         if (fold.Nominal > 1 && fold.Covers.Value < FullCover.Value)
         {
-            yield return new(NoteCode.PartCovered, Stage.Fold, Weight.Watch,
+            yield return new(NoteCode.PartCovered, Stage.Fold, Severity.Watch,
                 [Quantity.Count("leaves", fold.Nominal), Quantity.Of("covers", fold.Covers), new("mean", fold.MeanEffective, "")]);
         }
 
         if (fold.FatPer100G > MostFatPer100G)
         {
-            yield return new(NoteCode.TooMuchFat, Stage.Fold, Weight.Wrong,
+            yield return new(NoteCode.TooMuchFat, Stage.Fold, Severity.Wrong,
                 [Quantity.Of("fat", fold.FatPer100G), Quantity.Of("most", MostFatPer100G), Quantity.Of("inside", fold.InsideFat)],
                 Mends: [FatLess(spec, MostFatPer100G / fold.FatPer100G)]);
         }
@@ -134,13 +135,13 @@ public static class LaminationNotes
             yield return new(
                 NoteCode.RingsFused,
                 Stage.Fold,
-                rings.OnEdge ? Weight.Wrong : Weight.Watch,
+                rings.OnEdge ? Severity.Wrong : Severity.Watch,
                 [new("rings", rings.Count, ""), new("apart", rings.OnEdge ? rings.Apart : 1, "")],
                 Mends: fold.Fused > 0 ? null : mends?.OfContacts(ContactState.Fused));
         }
     }
 
-    private static IEnumerable<Note> OfSteps(BatchSpec spec, FoldSheet fold, Rolled rolled, Larder larder)
+    private static IEnumerable<Note> OfSteps(BatchSpec spec, FoldSheet fold, Rolled rolled, Kitchen kitchen)
     {
         var leaf = rolled.Fullest.Leaves.Min(l => l.Value);
         for (var i = 0; i < spec.Fold.Steps.Count; i++)
@@ -149,7 +150,7 @@ public static class LaminationNotes
             switch (spec.Fold.Steps[i])
             {
                 case BrushStep { On: LaidOn.Top } brush when fold.Steps[i].Film.Value > SheetStage.HoldsFilm.Value:
-                    var most = Coat.FatFor(SheetStage.HoldsFilm, larder[brush.Fat], fold.Steps[i].Area);
+                    var most = Coat.FatFor(SheetStage.HoldsFilm, kitchen[brush.Fat], fold.Steps[i].Area);
                     yield return RunsOut(Stage.Fold, brush.Mass, most, fold.Steps[i].Film, brush.Fat) with
                     {
                         Mends = [new(MendCode.BrushLess, [Quantity.Of("fat", most.Down()), Quantity.Count("step", i + 1)], Fold: With(brush with { Mass = most.Down() }))],
@@ -160,7 +161,7 @@ public static class LaminationNotes
                     yield return new(
                         NoteCode.GrainTears,
                         Stage.Fold,
-                        Weight.Watch,
+                        Severity.Watch,
                         [Quantity.Of("grain", scatter.Grain), Quantity.Of("leaf", new Millimetres(leaf)), Quantity.Count("step", i + 1)],
                         scatter.Item,
                         [new(MendCode.ChopTo, [Quantity.Of("grain", grain), Quantity.Count("step", i + 1)], Fold: With(scatter with { Grain = grain }))]);
@@ -169,35 +170,35 @@ public static class LaminationNotes
         }
     }
 
-    /// <param name="dough">The round that all the dough of a piece is rolled to: wider than the piece where it lies over and under a filling.</param>
-    public static IEnumerable<Note> OfRoll(BatchSpec spec, RollSheet roll, FoldSheet fold, Piece beforeRoll, Millimetres dough)
+    internal static IEnumerable<Note> OfRoll(CheckedBatch batch, RollSheet roll, FoldSheet fold, Form beforeRoll)
     {
+        var spec = batch.Spec;
         var leaves = fold.Rings is { OnEdge: true } r ? r.Apart : fold.Effective;
         if (leaves > 1 && roll.ThinnestLeaf.Value < roll.SmearedUnder.Value)
         {
-            yield return new(NoteCode.LeafSmeared, Stage.Roll, Weight.Wrong, [Quantity.Of("leaf", roll.ThinnestLeaf), Quantity.Of("limit", roll.SmearedUnder)],
+            yield return new(NoteCode.LeafSmeared, Stage.Roll, Severity.Wrong, [Quantity.Of("leaf", roll.ThinnestLeaf), Quantity.Of("limit", roll.SmearedUnder)],
                 Mends: LastFold(spec.Fold) is { } at ? [new(MendCode.DropStep, [Quantity.Count("step", at + 1)], Fold: new([.. spec.Fold.Steps.Where((_, i) => i != at)]))] : null);
         }
         else if (leaves > 1 && roll.Leaf.Value > roll.BreadyOver.Value)
         {
-            yield return new(NoteCode.LeafBready, Stage.Roll, Weight.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", roll.BreadyOver)],
+            yield return new(NoteCode.LeafBready, Stage.Roll, Severity.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", roll.BreadyOver)],
                 Mends: fold.Rings is { OnEdge: true } || spec.Filling is not null ? null : RollWider(spec.Roll, roll, beforeRoll));
         }
 
         if (fold.Rings is not null && spec.Roll.By == RollBy.Pin)
         {
-            yield return new(NoteCode.CoreCrushed, Stage.Roll, Weight.Watch, [new("rings", fold.Rings.Count, "")],
+            yield return new(NoteCode.CoreCrushed, Stage.Roll, Severity.Watch, [new("rings", fold.Rings.Count, "")],
                 Mends: [new(MendCode.ByHand, [], Roll: spec.Roll with { By = RollBy.Hand })]);
         }
 
-        var already = beforeRoll.Area.AsRound() * (spec.Roll.Diameter / dough);
+        var already = beforeRoll.Area.AsRound() * (spec.Roll.Diameter / batch.Shape.RolledTo);
         if (already.Value > spec.Roll.Diameter.Value * (1 + 1e-9))
         {
-            yield return new(NoteCode.AlreadyBigger, Stage.Roll, Weight.Watch, [Quantity.Of("already", already), Quantity.Of("asked", spec.Roll.Diameter)]);
+            yield return new(NoteCode.AlreadyBigger, Stage.Roll, Severity.Watch, [Quantity.Of("already", already), Quantity.Of("asked", spec.Roll.Diameter)]);
         }
         else if (roll.Springback.Fraction > WorthRollingPast)
         {
-            yield return new(NoteCode.SpringsBack, Stage.Roll, Weight.Watch,
+            yield return new(NoteCode.SpringsBack, Stage.Roll, Severity.Watch,
             [
                 Quantity.Of("rest", roll.Rest),
                 Quantity.Of("across", spec.Roll.Diameter),
@@ -245,7 +246,7 @@ public static class LaminationNotes
     }
 
     // The least that makes the leaf thin enough, tried out: thick places give first, and films that thin may weld.
-    private static IReadOnlyList<Mend>? RollWider(RollSpec spec, RollSheet roll, Piece beforeRoll)
+    private static IReadOnlyList<Mend>? RollWider(RollSpec spec, RollSheet roll, Form beforeRoll)
     {
         for (var across = spec.Diameter.Value + 5; across <= WidestByMend; across += 5)
         {
@@ -267,5 +268,5 @@ public static class LaminationNotes
     }
 
     private static Note RunsOut(Stage stage, Grams fat, Grams most, Micrometres film, string item) => new(
-        NoteCode.FatRunsOut, stage, Weight.Wrong, [Quantity.Of("fat", fat), Quantity.Of("most", most), Quantity.Of("film", film)], item);
+        NoteCode.FatRunsOut, stage, Severity.Wrong, [Quantity.Of("fat", fat), Quantity.Of("most", most), Quantity.Of("film", film)], item);
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>The two ways a flat piece can be folded.</summary>
 public enum Axis

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>The leaves at one place of a piece, from the bottom up, a contact between neighbours, a coat on each outer face.</summary>
 /// <remarks>

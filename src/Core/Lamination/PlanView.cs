@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>What a face carries, as it is drawn.</summary>
 public enum Dressing
@@ -46,9 +46,9 @@ public sealed record PlanView(IReadOnlyList<Facet> Facets, IReadOnlyList<PlanMar
     private const double SlitStopsAt = 0.88;
 
     /// <summary>The first sheet, then the piece after every step.</summary>
-    public static PlanView OfSheet(Piece sheet) => new([.. Sheet(sheet).Select(s => s.Seen())], []);
+    public static PlanView OfSheet(Form sheet) => new([.. Sheet(sheet).Select(s => s.Seen())], []);
 
-    public static PlanView[] Of(IReadOnlyList<FoldStep> steps, Piece sheet, IReadOnlyList<Piece> pieces)
+    public static PlanView[] Of(IReadOnlyList<FoldStep> steps, Form sheet, IReadOnlyList<Form> pieces)
     {
         var views = new PlanView[steps.Count];
         var (before, sheets) = (sheet, Sheet(sheet));
@@ -64,7 +64,7 @@ public sealed record PlanView(IReadOnlyList<Facet> Facets, IReadOnlyList<PlanMar
         return views;
     }
 
-    private static List<Paper> After(FoldStep step, Piece before, Piece after, List<Paper> papers)
+    private static List<Paper> After(FoldStep step, Form before, Form after, List<Paper> papers)
     {
         if (!after.Flat)
         {
@@ -103,7 +103,7 @@ public sealed record PlanView(IReadOnlyList<Facet> Facets, IReadOnlyList<PlanMar
         _ => Dressing.Bare,
     };
 
-    private static List<Paper> Sheet(Piece piece)
+    private static List<Paper> Sheet(Form piece)
     {
         var layout = piece.Layout;
         double[] points = piece.Outline == Outline.Round
@@ -138,7 +138,7 @@ public sealed record PlanView(IReadOnlyList<Facet> Facets, IReadOnlyList<PlanMar
         return laid.Count <= 2 * MostFacets ? laid : [.. laid.Take(MostFacets), .. laid.TakeLast(MostFacets)];
     }
 
-    private static PlanMark[] MarksOf(FoldStep step, Piece piece)
+    private static PlanMark[] MarksOf(FoldStep step, Form piece)
     {
         var layout = piece.Layout;
         if (Folding.Creases(step, piece) is { Count: > 0 } creases)

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>The bread wanted: about so many leaves of about this thickness in this round.</summary>
 /// <param name="Leaves">That come apart.</param>
@@ -39,8 +39,9 @@ public static class Reverse
     private const double BrushShare = 0.03;
 
     /// <returns>Programs that reach it, least hand time first; none when nothing comes near.</returns>
-    public static IReadOnlyList<FoundProgram> Find(WantedLeaves wanted, BatchSpec spec, Compare compare)
+    public static IReadOnlyList<FoundProgram> Find(WantedLeaves wanted, Compare compare)
     {
+        var spec = compare.Spec;
         var ball = Round.MassOf(wanted.Across, wanted.Leaf * wanted.Leaves, compare.Density);
         var roll = spec.Roll with { Diameter = wanted.Across };
         return

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>A contact as it is drawn.</summary>
 public sealed record SectionContact(Micrometres Film, Load Dust, ContactState State);
@@ -36,7 +36,7 @@ public sealed record Section(
 
     public static Section Of(Rolled rolled) => Of(rolled.Length, rolled.Fullest, rolled.Rings);
 
-    public static Section Of(Piece piece) => Of(piece.Length, piece.Fullest, piece.Rings);
+    public static Section Of(Form piece) => Of(piece.Length, piece.Fullest, piece.Rings);
 
     private static Section Of(Millimetres across, Pile pile, Rings? rings) => new(
         across,

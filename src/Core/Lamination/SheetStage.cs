@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <param name="Thickness">Dough only.</param>
 /// <param name="Thinnest">What this flour, feel and rest still bear.</param>
@@ -40,40 +40,36 @@ public static class SheetStage
     // A folded sheet more than this many times its flour's limit wastes surface (empirical).
     private const double ThickFactor = 2;
 
-    public static (FirstSheet Sheet, Piece Piece) Work(SheetSpec spec, Grams ball, FlourMix mix, DoughSheet dough, RestSheet rest, Larder larder)
+    internal static FirstSheet Work(CheckedBatch batch, DoughSheet dough, RestSheet rest)
     {
-        var piece = Lay(spec, ball, dough.Density, larder);
-        var (pile, area) = piece.Piles[0];
+        var (pile, area) = batch.Sheet.Piles[0];
         var thinnest = rest.Now.Thinnest;
-
-        return (
-            new(
-                spec.Diameter,
-                area,
-                pile.Dough,
-                thinnest,
-                Round.DiameterOf(ball, thinnest, dough.Density),
-                thinnest * ThickFactor,
-                Round.DiameterOf(ball, thinnest * ThickFactor, dough.Density),
-                pile.Top.Film,
-                pile.Top.Dust,
-                Coat.FatFor(HoldsFilm, larder[spec.Fat], area),
-                PlanView.OfSheet(piece),
-                Whole(area.AsRound().Value),
-                Whole(Math.Sqrt(area.Value * 100 * LongToWide)),
-                Whole(Math.Sqrt(area.Value * 100 / LongToWide))),
-            piece);
+        return new(
+            batch.Shape.Across,
+            area,
+            pile.Dough,
+            thinnest,
+            Round.DiameterOf(dough.Ball, thinnest, dough.Density),
+            thinnest * ThickFactor,
+            Round.DiameterOf(dough.Ball, thinnest * ThickFactor, dough.Density),
+            pile.Top.Film,
+            pile.Top.Dust,
+            Coat.FatFor(HoldsFilm, batch.Kitchen[batch.Spec.Sheet.Fat], area),
+            PlanView.OfSheet(batch.Sheet),
+            Whole(area.AsRound().Value),
+            Whole(Math.Sqrt(area.Value * 100 * LongToWide)),
+            Whole(Math.Sqrt(area.Value * 100 / LongToWide)));
     }
 
     private static Millimetres Whole(double mm) => new(Math.Round(mm));
 
     /// <summary>The ball rolled out, with fat and flour on its upper face.</summary>
-    public static Piece Lay(SheetSpec spec, Grams ball, Density density, Larder larder)
+    internal static Form Lay(Shaping shape, Grams ball, Density density, Kitchen kitchen)
     {
-        var bare = Piece.Sheet(ball, spec.Diameter, density, spec.Width);
-        return bare.Coated(CoatOf(spec, bare.Area, larder));
+        var bare = Form.Sheet(ball, shape.Across, density, shape.Width);
+        return shape.Coat is { } coat ? bare.Coated(CoatOf(coat, bare.Area, kitchen)) : bare;
     }
 
     /// <summary>What lies on the sheet.</summary>
-    public static Coat CoatOf(SheetSpec spec, SquareCentimetres area, Larder larder) => Coat.OfFat(spec.FatMass, larder[spec.Fat], area) + Coat.OfDust(spec.DustMass, area);
+    public static Coat CoatOf(SheetSpec spec, SquareCentimetres area, Kitchen kitchen) => Coat.OfFat(spec.FatMass, kitchen[spec.Fat], area) + Coat.OfDust(spec.DustMass, area);
 }

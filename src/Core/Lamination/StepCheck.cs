@@ -1,6 +1,6 @@
-using static Ystrata.Core.SpecPlaces;
+using static Ystrata.Core.Planning.SpecPlaces;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>Decides whether a fold program can be worked at all.</summary>
 public static class StepCheck
@@ -11,7 +11,7 @@ public static class StepCheck
     public const int MostOfOne = 100;
 
     /// <summary>Every figure of every step by itself.</summary>
-    public static void Figures(IReadOnlyList<FoldStep> steps, Larder larder, List<Refusal> refusals)
+    public static void Figures(IReadOnlyList<FoldStep> steps, Kitchen kitchen, List<Refusal> refusals)
     {
         if (steps.Count > MostSteps)
         {
@@ -24,15 +24,15 @@ public static class StepCheck
             var at = $"fold.steps[{i}]";
             if (Stands(steps[i], at, refusals))
             {
-                FiguresOf(steps[i], at, larder, refusals);
+                FiguresOf(steps[i], at, kitchen, refusals);
             }
         }
     }
 
-    private static void FiguresOf(FoldStep step, string at, Larder larder, List<Refusal> refusals)
+    private static void FiguresOf(FoldStep step, string at, Kitchen kitchen, List<Refusal> refusals)
     {
         void Range(string name, double value) => InRange($"{at}.{name}", value, refusals);
-        void Kind(string name, string id) => OfKind($"{at}.{name}", id, larder, refusals);
+        void Kind(string name, string id) => OfKind($"{at}.{name}", id, kitchen, refusals);
         switch (step)
         {
             case RollStep s:
@@ -99,25 +99,8 @@ public static class StepCheck
         }
     }
 
-    /// <summary>Goes through the program step by step, so that none can ask for millions of leaves or for what hands cannot do.</summary>
-    public static void Work(BatchSpec spec, Larder larder, List<Refusal> refusals)
-    {
-        var piece = Piece.Sheet(BallsStage.WantedBall(spec), spec.Sheet.Diameter, width: spec.Sheet.Width);
-        for (var i = 0; i < spec.Fold.Steps.Count; i++)
-        {
-            var step = spec.Fold.Steps[i];
-            if (Workable(step, piece, $"fold.steps[{i}]") is { } refusal)
-            {
-                refusals.Add(refusal);
-                return;
-            }
-
-            piece = Folding.Apply(step, piece, i, larder);
-        }
-    }
-
     /// <returns>Why hands cannot do this step on this piece; nothing when they can.</returns>
-    public static Refusal? Workable(FoldStep step, Piece piece, string at)
+    public static Refusal? Workable(FoldStep step, Form piece, string at)
     {
         var leaves = (double)piece.Piles.Max(p => p.Pile.Count) * Folding.CopiesOf(step, piece);
         if (leaves > Folding.MostLeaves)
@@ -152,6 +135,6 @@ public static class StepCheck
         }
     }
 
-    private static Refusal TooNarrow(string field, int count, Piece piece) => new(
+    private static Refusal TooNarrow(string field, int count, Form piece) => new(
         field, RefusalCode.StripsTooNarrow, count, 2, Math.Floor(Winding.StripWidth(piece).Value / Winding.NarrowestStrip.Value));
 }

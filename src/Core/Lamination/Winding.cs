@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Lamination;
 
 /// <summary>The steps after which a piece is no longer a flat sheet: strips, ropes, coils, cones, slices (models.md D).</summary>
 /// <remarks>Uneven places are worked into one first, as the hands do.</remarks>
@@ -11,13 +11,13 @@ public static class Winding
     public static readonly Millimetres NarrowestStrip = new(3);
 
     /// <summary>Through the middle a rope shows 2 · turns = d / t windings; at least 2.</summary>
-    public static int Crossings(Piece piece) =>
+    public static int Crossings(Form piece) =>
         Math.Max(2, (int)Math.Min(Folding.MostLeaves + 1, Math.Round(RopeAcross(piece) / piece.Thickness.Value)));
 
     /// <summary>The width a strip of the piece stands or lies with.</summary>
-    public static Millimetres StripWidth(Piece piece) => new(piece.Area.Value * 100 / piece.Length.Value);
+    public static Millimetres StripWidth(Form piece) => new(piece.Area.Value * 100 / piece.Length.Value);
 
-    public static Piece Stretch(Piece piece, double times)
+    public static Form Stretch(Form piece, double times)
     {
         var give = 1 / Math.Sqrt(times);
         var (x, y) = Folding.Along(piece) == Axis.X ? (times, give) : (give, times);
@@ -29,7 +29,7 @@ public static class Winding
         };
     }
 
-    public static Piece Strips(Piece piece, StripsStep step, int index)
+    public static Form Strips(Form piece, StripsStep step, int index)
     {
         var width = piece.Area.Value * 100 / piece.Length.Value / step.Count;
         var pile = piece.Evened();
@@ -42,7 +42,7 @@ public static class Winding
     }
 
     // A rope cut across: the lower windings lie as they were rolled, the upper ones are turned over.
-    public static Piece MatRoll(Piece piece, int index)
+    public static Form MatRoll(Form piece, int index)
     {
         var sheet = piece.Evened();
         var flips = new bool[Crossings(piece)];
@@ -58,7 +58,7 @@ public static class Winding
     }
 
     // D = √(4Rd/π): a rope lies flat and covers R · d; a strip of thickness d stands on its edge and covers as much.
-    public static Piece Coil(Piece piece, int index)
+    public static Form Coil(Form piece, int index)
     {
         if (piece.Rope is { } rope)
         {
@@ -80,7 +80,7 @@ public static class Winding
         return Upright(piece, strip, covers.AsRound() / turn / 2, covers, piece.Area, index);
     }
 
-    public static Piece CutLog(Piece piece, int slices, int index)
+    public static Form CutLog(Form piece, int slices, int index)
     {
         var rope = piece.Rope!;
         var face = new SquareCentimetres(rope.Face.Value / slices);
@@ -90,14 +90,14 @@ public static class Winding
         return slice.Coated(since);
     }
 
-    public static Piece Cone(Piece piece, int turns, int index)
+    public static Form Cone(Form piece, int turns, int index)
     {
         var area = new SquareCentimetres(piece.Area.Value / turns);
         return piece with { Outline = Outline.Cone, Layout = Layout.Round(area.AsRound().Value, piece.Evened().Piled(new bool[turns], index)) };
     }
 
     /// <summary>A rope under the pin is a strip again, as long and as wide as it was; anything else stays what it is.</summary>
-    public static Piece Flattened(Piece piece) => piece.Rope is { } rope
+    public static Form Flattened(Form piece) => piece.Rope is { } rope
         ? piece with
         {
             Outline = Outline.Block,
@@ -107,10 +107,10 @@ public static class Winding
         : piece;
 
     // d = √(4ℓt/π).
-    private static double RopeAcross(Piece piece) => Math.Sqrt(4 * piece.Length.Value * piece.Thickness.Value / Math.PI);
+    private static double RopeAcross(Form piece) => Math.Sqrt(4 * piece.Length.Value * piece.Thickness.Value / Math.PI);
 
     // The dough of the face, stood on edge over an area.
-    private static Piece Upright(Piece piece, Pile turn, double turns, SquareCentimetres covers, SquareCentimetres face, int index) => piece with
+    private static Form Upright(Form piece, Pile turn, double turns, SquareCentimetres covers, SquareCentimetres face, int index) => piece with
     {
         Outline = Outline.Upright,
         Layout = Layout.Round(covers.AsRound().Value, Pile.Of(turn.Dough * (face.Value / covers.Value))),

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Logbook;
 
 /// <summary>What cookings are compared by.</summary>
 public enum FigureName

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Logbook;
 
 /// <summary>What a stove run tells of one bread.</summary>
 /// <param name="Events">As they were taken, with those that were taken back.</param>
@@ -15,7 +15,7 @@ public static class Gathered
     /// <param name="sheet">Its plan.</param>
     /// <param name="run">Nothing when it was not run at the stove.</param>
     /// <returns>An outcome with every figure that is known, judged by nobody yet.</returns>
-    public static Outcome Of(BatchSpec spec, BatchSheet sheet, StoveRun? run, Larder larder)
+    public static Outcome Of(BatchSpec spec, BatchSheet sheet, StoveRun? run, Kitchen kitchen)
     {
         var weighed = spec.Balls.Weighed is { Count: > 0 } w && spec.Balls.Into == DivideInto.Balls ? w : null;
         var used = Outcome.Nothing.Used with
@@ -31,12 +31,12 @@ public static class Gathered
             Timed = Outcome.Nothing.Timed with { Pan = spec.Pan.Measured },
             Yields = spec.Filling is { } filling && sheet.Filling is { } made ? YieldsOf(filling, made) : null,
         };
-        return run is null ? outcome : AtStove(outcome, run, larder);
+        return run is null ? outcome : AtStove(outcome, run, kitchen);
     }
 
     /// <summary>All liquids with what really went in of the one that makes up the rest; nothing when the bench was not told.</summary>
     private static Grams? WentIn(BatchSheet sheet) => sheet.Dough.Mixing.Adding is { WentIn: { } wentIn } adding
-        ? new Grams(Math.Round(sheet.Dough.Portions.Where(p => p.Part == Part.Liquid).Sum(p => p.Mass.Value) + wentIn.Value - adding.Planned.Value))
+        ? new Grams(Math.Round(sheet.Dough.Portions.Where(p => p.Part == DoughPart.Liquid).Sum(p => p.Mass.Value) + wentIn.Value - adding.Planned.Value))
         : null;
 
     private static List<StepYield>? YieldsOf(FillingSpec filling, FillingSheet made)
@@ -66,16 +66,16 @@ public static class Gathered
         }
     }
 
-    private static Outcome AtStove(Outcome outcome, StoveRun run, Larder larder)
+    private static Outcome AtStove(Outcome outcome, StoveRun run, Kitchen kitchen)
     {
         var undone = run.Events.Where(e => e.Act == StoveAct.Undo).Select(e => e.Undoes).ToHashSet();
         StoveEvent[] events = [.. run.Events.Where(e => e.Act != StoveAct.Undo && !undone.Contains(e.Id))];
-        if (events.Length == 0)
+        if (events.Length == 0 || RunningStove.Of(run.Service, kitchen, run.Events) is not { } stove)
         {
             return outcome;
         }
 
-        var bread = new Stove(run.Service, larder, run.Events).Now(events[^1].At).Breads[run.Bread];
+        var bread = stove.Now(events[^1].At).Breads[run.Bread];
         var stays = StaysOf(events, run.Bread);
         var heats = events.Where(e => e.Act == StoveAct.Heat).Select(e => e.Value ?? 0).Order().ToList();
         return outcome with
@@ -86,7 +86,7 @@ public static class Gathered
                 Side(stays, 0),
                 Side(stays, 1),
                 stays.Any(s => s.Count > 2) ? Side([.. stays.Where(s => s.Count > 2).Select(s => (IReadOnlyList<double>)[s[^1]])], 0) : null),
-            Hands = HandsOf(run, events, larder),
+            Hands = HandsOf(run, events, kitchen),
         };
     }
 
@@ -140,7 +140,7 @@ public static class Gathered
     }
 
     // One pair of hands does one thing after another: what it has finished took the time since the press before.
-    private static List<WorkTime>? HandsOf(StoveRun run, StoveEvent[] events, Larder larder)
+    private static List<WorkTime>? HandsOf(StoveRun run, StoveEvent[] events, Kitchen kitchen)
     {
         if (run.Service.Clock.People != 1 || Array.Exists(events, e => e.Act == StoveAct.Hands))
         {
@@ -148,16 +148,20 @@ public static class Gathered
         }
 
         var spec = run.Service.Breads[run.Bread].Spec;
-        var sheet = Planner.Plan(spec, larder, larder.Learned);
+        if (Planner.Plan(spec, kitchen).Value is not { } sheet)
+        {
+            return null;
+        }
+
         var times = new Dictionary<HandWork, List<double>>();
         for (var i = 1; i < events.Length; i++)
         {
-            if (events[i].Act != StoveAct.Done || (events[i].Bread ?? 0) != run.Bread || HandUnits.Of(events[i], spec, sheet, larder.Hands) is not { } unit)
+            if (events[i].Act != StoveAct.Done || (events[i].Bread ?? 0) != run.Bread || HandUnits.Of(events[i], spec, sheet, kitchen.Hands) is not { } unit)
             {
                 continue;
             }
 
-            foreach (var (work, each) in unit.Teaches(new Seconds(events[i].At.Value - events[i - 1].At.Value), larder.Hands, Idle))
+            foreach (var (work, each) in unit.Teaches(new Seconds(events[i].At.Value - events[i - 1].At.Value), kitchen.Hands, Idle))
             {
                 (times.TryGetValue(work, out var all) ? all : times[work] = []).Add(each);
             }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Logbook;
 
 /// <summary>What really went in; whatever was not weighed or counted stays empty.</summary>
 /// <param name="Pieces">Pieces that reached the table.</param>

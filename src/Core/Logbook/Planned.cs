@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Logbook;
 
 /// <summary>The plan's figures beside which the log lays what really happened, as they were on the day.</summary>
 /// <param name="Liquid">All liquids together.</param>
@@ -21,22 +21,22 @@ public sealed record Planned(
     Millimetres Thickness)
 {
     /// <summary>The plan as it was before bench, scale and probe were told anything.</summary>
-    /// <param name="spec"><see cref="SpecCheck"/> does not refuse it.</param>
-    public static Planned Before(BatchSpec spec, Larder larder)
+    /// <returns>Nothing where this kitchen does not let it be worked.</returns>
+    public static Planned? Before(BatchSpec spec, Kitchen kitchen)
     {
         var plan = AsCooked.Untold(spec);
-        return Of(plan, Planner.Plan(plan, larder, larder.Learned));
+        return Planner.Plan(plan, kitchen).Value is { } sheet ? Of(plan, sheet) : null;
     }
 
     public static Planned Of(BatchSpec spec, BatchSheet sheet)
     {
-        Grams Mass(Part part) => new(sheet.Dough.Portions.Where(p => p.Part == part).Sum(p => p.Mass.Value));
+        Grams Mass(DoughPart part) => new(sheet.Dough.Portions.Where(p => p.Part == part).Sum(p => p.Mass.Value));
         return new(
             sheet.Balls.Count,
             sheet.Dough.Flour,
-            Mass(Part.Liquid),
-            Mass(Part.Fat),
-            Mass(Part.Salt),
+            Mass(DoughPart.Liquid),
+            Mass(DoughPart.Fat),
+            Mass(DoughPart.Salt),
             sheet.Balls.Mass,
             spec.Pan.Laid,
             sheet.Pan.Turns is [var first, var second, .., var last] ? [first.Time, second.Time, last.Time] : [.. sheet.Pan.Turns.Select(t => t.Time)],

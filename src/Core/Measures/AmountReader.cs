@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 public enum AmountTrouble
 {

@@ -1,6 +1,6 @@
 using System.Globalization;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>Digits of any script as the ones that are reckoned with.</summary>
 public static class Digits

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>A mass in grams.</summary>
 public readonly record struct Grams(double Value) : IMeasure<Grams>, IComparable<Grams>

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>A quantity with one unit: a number that cannot be mistaken for another kind of number.</summary>
 /// <typeparam name="TSelf">The measure itself.</typeparam>

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>A length in millimetres: diameters, sheets, leaves.</summary>
 public readonly record struct Millimetres(double Value) : IMeasure<Millimetres>

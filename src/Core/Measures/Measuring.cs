@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>Which cup the word means.</summary>
 public enum CupKind
@@ -33,7 +33,7 @@ public sealed record Measuring(CupKind Cup, PowderFill Fill, IReadOnlyList<Vesse
     public PowderFill FillOf(Ingredient item) => IsPowder(item) ? Fill : PowderFill.Spooned;
 }
 
-/// <summary>An amount in a vessel of the kitchen.</summary>
+/// <summary>An amount in a vessel of the larder.</summary>
 /// <param name="Vessel">cup, tbsp, tsp or the id of an own vessel.</param>
 /// <param name="Twelfths">The count in twelfths, so that thirds and quarters are exact: 18 is one and a half.</param>
 /// <param name="Fill">How a powder is filled; nothing for what is no powder.</param>

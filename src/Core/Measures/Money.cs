@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>A sum of money, in whatever coin the kitchen counts in.</summary>
 public readonly record struct Money(double Value) : IMeasure<Money>

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>A temperature in degrees Celsius.</summary>
 public readonly record struct Celsius(double Value) : IMeasure<Celsius>

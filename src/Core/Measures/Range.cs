@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>A stretch in which a figure is good.</summary>
 public sealed record Range<T>(T Least, T Most)

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Measures;
 
 /// <summary>How a cup of powder was filled; it changes what the cup weighs.</summary>
 public enum PowderFill

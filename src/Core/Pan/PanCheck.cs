@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>Whether a pan can be worked with at all.</summary>
 internal static class PanCheck
@@ -20,7 +20,7 @@ internal static class PanCheck
         new("pan.holdFor", 0, 240, Minutes.Unit),
     ];
 
-    public static void Figures(BatchSpec spec, Larder larder, List<Refusal> refusals)
+    public static void Figures(BatchSpec spec, Kitchen kitchen, List<Refusal> refusals)
     {
         var pan = spec.Pan;
         void InRange(string field, double? value)
@@ -39,10 +39,10 @@ internal static class PanCheck
         InRange("together", pan.Together);
         InRange("stack", pan.Stack);
         InRange("holdFor", pan.HoldFor?.Value);
-        SpecPlaces.OfKind("pan.fat", pan.Fat, larder, refusals);
+        SpecPlaces.OfKind("pan.fat", pan.Fat, kitchen, refusals);
         if (pan.Second is { } second)
         {
-            SpecPlaces.OfKind("pan.second.id", second.Id, larder, refusals);
+            SpecPlaces.OfKind("pan.second.id", second.Id, kitchen, refusals);
             if (second.Id == pan.Fat)
             {
                 refusals.Add(new("pan.second.id", RefusalCode.NamedTwice, Item: second.Id));

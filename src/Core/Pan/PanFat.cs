@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>The fat of one piece, and where it is.</summary>
 /// <param name="Pan">From the pan, what stays on the faces.</param>
@@ -23,9 +23,9 @@ public static class PanFat
     private const double HoldsSolids = 5;
 
     /// <summary>The fats in the pan with their parts, 0 to 1.</summary>
-    public static IReadOnlyList<(Ingredient Fat, double Part)> Of(PanSpec spec, Larder larder) => spec.Second is { } second
-        ? [(larder[spec.Fat], 1 - second.Share.Fraction), (larder[second.Id], second.Share.Fraction)]
-        : [(larder[spec.Fat], 1)];
+    public static IReadOnlyList<(Ingredient Fat, double Part)> Of(PanSpec spec, Kitchen kitchen) => spec.Second is { } second
+        ? [(kitchen[spec.Fat], 1 - second.Share.Fraction), (kitchen[second.Id], second.Share.Fraction)]
+        : [(kitchen[spec.Fat], 1)];
 
     /// <summary>Where the mix begins to smoke: where the first of its fats does.</summary>
     /// <returns>The fat that smokes and where; nothing where it is not known.</returns>
@@ -52,7 +52,7 @@ public static class PanFat
     /// <param name="faces">What is put down for each face; at the table, what is spread on each.</param>
     public static FatSheet Share(
         IReadOnlyList<Grams> faces, Grams dough, IReadOnlyList<(Ingredient Fat, Grams Mass)> inside, string doughFat, Grams baked,
-        IReadOnlyList<(Ingredient Fat, double Part)> fats, SquareCentimetres area, Larder larder)
+        IReadOnlyList<(Ingredient Fat, double Part)> fats, SquareCentimetres area, Kitchen kitchen)
     {
         var most = For(MostFilm, fats, area);
         var kept = new Grams(faces.Sum(f => Math.Min(f.Value, most.Value)));
@@ -64,6 +64,6 @@ public static class PanFat
             kept,
             new(Math.Max(faces.Sum(f => f.Value) - kept.Value, 0)),
             Percent.FromFraction((dough + within + kept) / (baked + kept)),
-            new(Energy(larder[doughFat], dough) + inside.Sum(i => Energy(i.Fat, i.Mass)) + fats.Sum(f => Energy(f.Fat, kept * f.Part))));
+            new(Energy(kitchen[doughFat], dough) + inside.Sum(i => Energy(i.Fat, i.Mass)) + fats.Sum(f => Energy(f.Fat, kept * f.Part))));
     }
 }

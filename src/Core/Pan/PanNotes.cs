@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 internal static class PanNotes
 {
@@ -17,51 +17,51 @@ internal static class PanNotes
     // The pans that a mend may ask for.
     private static readonly Celsius Coolest = new(160), Hottest = new(260);
 
-    public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, PanPiece piece, RollSheet roll, FoldSheet fold, Larder larder, Learned learned)
+    public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, PanPiece piece, RollSheet roll, FoldSheet fold, Kitchen kitchen)
     {
         if (roll.Thickness.Value > ThickRound.Value && !piece.Stuffed)
         {
-            yield return Say(NoteCode.ThickRound, Weight.Watch, [Quantity.Of("thickness", roll.Thickness), Quantity.Of("limit", ThickRound)]);
+            yield return Say(NoteCode.ThickRound, Severity.Watch, [Quantity.Of("thickness", roll.Thickness), Quantity.Of("limit", ThickRound)]);
         }
 
-        foreach (var note in OfRun(spec, pan, piece, learned).Concat(OfRow(spec, pan)).Concat(OfFat(spec, pan, larder)).Concat(OfHold(spec, pan)))
+        foreach (var note in OfRun(spec, pan, piece, kitchen).Concat(OfRow(spec, pan)).Concat(OfFat(spec, pan, kitchen)).Concat(OfHold(spec, pan)))
         {
             yield return note;
         }
 
         if (pan.Fat.Pan.Value > 0 && spec.Roasting != Roasting.DryOnly)
         {
-            yield return Say(NoteCode.HotFat, Weight.Caution, []);
+            yield return Say(NoteCode.HotFat, Severity.Caution, []);
         }
 
         if (fold.Nominal > 1 || spec.Finish != Finish.None)
         {
-            yield return Say(NoteCode.Steam, Weight.Caution, []);
+            yield return Say(NoteCode.Steam, Severity.Caution, []);
         }
     }
 
-    private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, PanPiece piece, Learned learned)
+    private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, PanPiece piece, Kitchen kitchen)
     {
         Quantity[] heat = [Quantity.Of("pan", spec.Laid), Quantity.Of("passed", pan.Passed), Quantity.Of("needed", pan.Needed)];
         if (pan.Failure is { } failure)
         {
-            var better = new PanStage(spec, piece, learned.PanTime, roughly: true).Nearest(Coolest, Hottest);
+            var better = new PanStage(spec, piece, kitchen.Learned.PanTime, roughly: true).Nearest(Coolest, Hottest);
             yield return failure switch
             {
-                PanFailure.Chars => Say(NoteCode.PanChars, Weight.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
-                PanFailure.NeverColours => Say(NoteCode.PanNeverColours, Weight.Wrong, [Quantity.Of("pan", spec.Laid)], mends: To(spec, better)),
-                _ => Say(NoteCode.PanNeverCooks, Weight.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
+                PanFailure.Chars => Say(NoteCode.PanChars, Severity.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
+                PanFailure.NeverColours => Say(NoteCode.PanNeverColours, Severity.Wrong, [Quantity.Of("pan", spec.Laid)], mends: To(spec, better)),
+                _ => Say(NoteCode.PanNeverCooks, Severity.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
             };
         }
         else if (pan.CookedAt is null)
         {
-            var unsafeCore = piece.Stuffed && piece.FillingNeeds == PanPiece.SafeCore && pan.Passed.Value < pan.Needed.Value;
-            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Weight.Caution : Weight.Wrong, heat, mends: Advised(spec, pan));
+            var unsafeCore = piece.Stuffed && piece.FillingNeeds == Cooked.SafeCore && pan.Passed.Value < pan.Needed.Value;
+            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong, heat, mends: Advised(spec, pan));
         }
 
         if (spec.Laid.Value < pan.CoolUnder.Value)
         {
-            yield return Say(NoteCode.PanTooCool, Weight.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("least", pan.CoolUnder)],
+            yield return Say(NoteCode.PanTooCool, Severity.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("least", pan.CoolUnder)],
                 mends: To(spec, new(Math.Ceiling(pan.CoolUnder.Value / 5) * 5)));
         }
 
@@ -73,22 +73,22 @@ internal static class PanNotes
         var (darkest, palest) = (Math.Max(pan.First, pan.Second), Math.Min(pan.First, pan.Second));
         if (darkest > PanRun.DarkestFace)
         {
-            yield return Say(NoteCode.FaceBurnt, Weight.Wrong, [new("dark", darkest, ""), new("most", PanRun.DarkestFace, "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FaceBurnt, Severity.Wrong, [new("dark", darkest, ""), new("most", PanRun.DarkestFace, "")], mends: Advised(spec, pan));
         }
 
         if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.CookedAt is not null)
         {
-            yield return Say(NoteCode.FacePale, Weight.Watch, [new("dark", palest, ""), new("wanted", PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FacePale, Severity.Watch, [new("dark", palest, ""), new("wanted", PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
         }
 
         if (darkest - palest > FacesApart)
         {
-            yield return Say(NoteCode.FacesUneven, Weight.Watch, [new("dark", darkest, ""), new("pale", palest, "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FacesUneven, Severity.Watch, [new("dark", darkest, ""), new("pale", palest, "")], mends: Advised(spec, pan));
         }
 
         if (pan.Lost.Value > DryLoss.Value)
         {
-            yield return Say(NoteCode.DriedOut, Weight.Watch, [Quantity.Of("lost", pan.Lost), Quantity.Of("most", DryLoss)], mends: Advised(spec, pan));
+            yield return Say(NoteCode.DriedOut, Severity.Watch, [Quantity.Of("lost", pan.Lost), Quantity.Of("most", DryLoss)], mends: Advised(spec, pan));
         }
     }
 
@@ -99,22 +99,22 @@ internal static class PanNotes
             var mends = row.Holds == spec.Cookware.Flame ? null : new[] { FlameTo(spec, row.Holds) };
             if (row.DownAfter is { } down)
             {
-                yield return Say(NoteCode.PanClimbs, Weight.Watch, [Quantity.Count("after", down), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
+                yield return Say(NoteCode.PanClimbs, Severity.Watch, [Quantity.Count("after", down), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
             }
             else if (row.UpAfter is { } up)
             {
-                yield return Say(NoteCode.PanFalls, Weight.Watch, [Quantity.Count("after", up), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
+                yield return Say(NoteCode.PanFalls, Severity.Watch, [Quantity.Count("after", up), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
             }
         }
 
         if (spec.Together > pan.Room)
         {
-            yield return Say(NoteCode.PanCrowded, Weight.Watch, [Quantity.Count("together", spec.Together), Quantity.Count("room", pan.Room)],
+            yield return Say(NoteCode.PanCrowded, Severity.Watch, [Quantity.Count("together", spec.Together), Quantity.Count("room", pan.Room)],
                 mends: pan.Room < 1 ? null : [new(MendCode.FewerTogether, [Quantity.Count("together", pan.Room)], Pan: spec with { Together = pan.Room })]);
         }
     }
 
-    private static IEnumerable<Note> OfFat(PanSpec spec, PanSheet pan, Larder larder)
+    private static IEnumerable<Note> OfFat(PanSpec spec, PanSheet pan, Kitchen kitchen)
     {
         if (spec.Fats().Sum(f => f.Mass.Value) <= 0)
         {
@@ -122,7 +122,7 @@ internal static class PanNotes
         }
 
         var inPan = spec.Roasting != Roasting.DryOnly;
-        var fats = PanFat.Of(spec, larder);
+        var fats = PanFat.Of(spec, kitchen);
         // The hottest the pan gets while the piece is on it counts, not only what it is when the piece goes on.
         var hottest = pan.PanHigh;
         if (inPan && PanFat.Smoke(fats) is var (fat, smoke))
@@ -132,27 +132,27 @@ internal static class PanNotes
             var mends = under.Value >= Coolest.Value ? To(spec, under) : null;
             if (hottest.Value >= smoke.Value)
             {
-                yield return Say(NoteCode.PanSmokes, Weight.Wrong, heat, fat.Id, mends);
+                yield return Say(NoteCode.PanSmokes, Severity.Wrong, heat, fat.Id, mends);
             }
             else if (hottest.Value > PanFat.WatchFrom(smoke).Value)
             {
-                yield return Say(NoteCode.PanNearSmoke, Weight.Watch, heat, fat.Id, mends);
+                yield return Say(NoteCode.PanNearSmoke, Severity.Watch, heat, fat.Id, mends);
             }
 
             if (PanFat.WithSolids(fats) is { } solids)
             {
-                yield return Say(NoteCode.ButterBrowns, Weight.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("smoke", solids.SmokePoint ?? smoke)], solids.Id);
+                yield return Say(NoteCode.ButterBrowns, Severity.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("smoke", solids.SmokePoint ?? smoke)], solids.Id);
             }
         }
 
         var film = pan.Film.Value;
         if (film > PanFat.MostFilm.Value && spec.Roasting != Roasting.ShallowFry)
         {
-            yield return Say(NoteCode.PanFatPools, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("most", pan.FatGood.Most)], spec.Fat, [FatTo(spec, pan)]);
+            yield return Say(NoteCode.PanFatPools, Severity.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("most", pan.FatGood.Most)], spec.Fat, [FatTo(spec, pan)]);
         }
         else if (film > 0 && film < PanFat.LeastFilm.Value)
         {
-            yield return Say(NoteCode.PanFatThin, Weight.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("least", pan.FatGood.Least)], spec.Fat, [FatTo(spec, pan)]);
+            yield return Say(NoteCode.PanFatThin, Severity.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("least", pan.FatGood.Least)], spec.Fat, [FatTo(spec, pan)]);
         }
     }
 
@@ -160,13 +160,13 @@ internal static class PanNotes
     {
         if (pan.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
         {
-            yield return Say(NoteCode.HoldStiff, Weight.Watch, [Quantity.Of("time", time), Quantity.Of("soft", pan.Hold.Soft)],
+            yield return Say(NoteCode.HoldStiff, Severity.Watch, [Quantity.Of("time", time), Quantity.Of("soft", pan.Hold.Soft)],
                 mends: [new(MendCode.HoldTo, [Quantity.Of("time", pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. BetterHeld(spec)]);
         }
 
         if (pan.Hold.Sweats)
         {
-            yield return Say(NoteCode.PaperSweats, Weight.Watch, [], mends: [.. BetterHeld(spec)]);
+            yield return Say(NoteCode.PaperSweats, Severity.Watch, [], mends: [.. BetterHeld(spec)]);
         }
     }
 
@@ -193,6 +193,6 @@ internal static class PanNotes
         ? [new(MendCode.AsAdvised, [Quantity.Count("turns", pan.Advised.Count)], Pan: spec with { Own = null })]
         : null;
 
-    private static Note Say(NoteCode code, Weight weight, IReadOnlyList<Quantity> quantities, string? item = null, IReadOnlyList<Mend>? mends = null) =>
-        new(code, Stage.Pan, weight, quantities, item, mends);
+    private static Note Say(NoteCode code, Severity severity, IReadOnlyList<Quantity> quantities, string? item = null, IReadOnlyList<Mend>? mends = null) =>
+        new(code, Stage.Pan, severity, quantities, item, mends);
 }

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>One piece as the pan gets it.</summary>
 /// <param name="Area">Of one face.</param>
@@ -7,35 +7,30 @@ namespace Ystrata.Core;
 /// <param name="Poured">A batter.</param>
 internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer> Layers, Celsius FillingNeeds, bool Poured)
 {
-    // Dough has set (models.md F); a filling is served hot through (empirical), or at the core that is usual for egg, meat and what was chilled.
-    private static readonly Celsius DoughSets = new(92), HotThrough = new(65);
-
-    public static readonly Celsius SafeCore = new(74);
-
     /// <summary>Dough on the pan is a little lighter than in the bowl: ρ 1150 kg/m³ (models.md F).</summary>
-    private static readonly Density Dough = new(1.15);
+    internal static readonly Density Dough = new(1.15);
 
     public bool Stuffed => Layers.Any(l => l.IsFilling);
 
     public Millimetres Thickness => new(Layers.Sum(l => l.Thickness.Value));
 
-    public Wanted Wants(double dark) => new(DoughSets, Stuffed ? FillingNeeds : DoughSets, dark);
+    public Wanted Wants(double dark) => new(Cooked.DoughSets, Stuffed ? FillingNeeds : Cooked.DoughSets, dark);
 
-    public static PanPiece Of(Rolled rolled, DoughSheet dough, ParcelSheet? parcel, FillingState? filling, bool risky, bool poured)
+    public static PanPiece Of(Rolled rolled, DoughSheet dough, FillingSheet? stuffed, bool risky, bool poured)
     {
         var pile = rolled.Fullest;
         // A piece is as thick as it is on average; the films lie where they lie in the fullest place.
         SlabLayer Leaves(Millimetres thick, bool turned) => new(thick, Dough, dough.WaterShare, Films(pile, thick, turned));
-        if (parcel is null || filling is null)
+        if (stuffed is not { Parcel: var parcel, End: var filling })
         {
-            return new(rolled.Area, [Leaves(rolled.Thickness, turned: false)], DoughSets, poured);
+            return new(rolled.Area, [Leaves(rolled.Thickness, turned: false)], Cooked.DoughSets, poured);
         }
 
         SlabLayer stuff = new(parcel.Layer, filling.Density, Percent.FromFraction(filling.Water / filling.Mass), [], IsFilling: true);
         IReadOnlyList<SlabLayer> layers = parcel.Shape == ParcelShape.Coil
             ? [.. Enumerable.Range(0, parcel.Layers).SelectMany(_ => new[] { new SlabLayer(parcel.Wall, Dough, dough.WaterShare, []), stuff }), new(parcel.Wall, Dough, dough.WaterShare, [])]
             : [Leaves(parcel.Wall, turned: false), stuff, Leaves(parcel.Wall, turned: true)];
-        return new(parcel.Area, layers, risky ? SafeCore : HotThrough, poured);
+        return new(parcel.Area, layers, risky ? Cooked.SafeCore : Cooked.HotThrough, poured);
     }
 
     // Leaves that have welded conduct as one; fat between the others is in the way.

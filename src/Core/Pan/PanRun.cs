@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 public enum Face
 {
@@ -14,7 +14,6 @@ public enum Face
 /// </remarks>
 public sealed class PanRun
 {
-    internal const double Room = 22; // °C
     private const double WaterHeat = 4180, IceHeat = 2100, Latent = 2.257e6, Melting = 334_000; // J/(kg·K), J/kg
     private const double DryContact = 200, FatContact = 350; // W/(m²·K), models.md F
     private const double AirContact = 18; // W/(m²·K)
@@ -26,9 +25,11 @@ public sealed class PanRun
     private const double SkinEvaporation = 0.08, RoomVapour = 0.012; // -, kg/m³
     private const double CrustDepth = 0.00025; // m
     private const double GasConstant = 8.314, ColourEnergy = 80_000, GoldSeconds = 45, GoldKelvin = 408.15;
-    private const double ColoursFrom = 110, Boils = 100, BoilsDry = 125, LastWater = Slab.LastOfWater, DryingTo = 0.02;
+    private const double ColoursFrom = 110, BoilsDry = 125, LastWater = Slab.LastOfWater, DryingTo = 0.02;
     private const double LeastMoist = 0.02; // of a cell: two dry ones do not touch
     private const double FrozenShare = 0.8;
+
+    private static readonly double Boils = Cooked.Boils.Value, KitchenAir = Air.Kitchen.Value, PanAir = Air.AtPan.Value;
 
     private readonly Slab slab;
     private readonly double[] temperature, water, ice, hottest;
@@ -52,7 +53,7 @@ public sealed class PanRun
         var n = slab.Cells;
         (temperature, water, ice, hottest) = (new double[n], (double[])slab.Water0.Clone(), new double[n], new double[n]);
         (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
-        Array.Fill(temperature, slab.Frozen ? Slab.Freezer.Value : from?.Value ?? Room);
+        Array.Fill(temperature, slab.Frozen ? Air.Freezer.Value : from?.Value ?? KitchenAir);
         if (slab.Frozen)
         {
             for (var i = 0; i < n; i++)
@@ -111,6 +112,9 @@ public sealed class PanRun
 
     /// <summary>Water gone, percent of the raw piece.</summary>
     public Percent Lost => Percent.FromFraction(Evaporated / slab.MassPerArea);
+
+    /// <summary>Share of its water that has gone, 0 to 1.</summary>
+    internal double Steamed => slab.WaterPerArea > 0 ? Evaporated / slab.WaterPerArea : 0;
 
     /// <summary>Water that is left, percent of the piece as it is.</summary>
     public Percent WaterShare
@@ -225,7 +229,7 @@ public sealed class PanRun
         var hearth = Stacked ? t[down] : pan;
         var inner = turned ? over[down] : under[down];
         var ofPan = 1 / (1 / contact + inner);
-        var (h, air) = Stacked ? (StackContact, Room) : Spooned ? (SpoonedContact, Math.Max(pan - SpoonedUnderPan, Room)) : (AirContact, Room);
+        var (h, air) = Stacked ? (StackContact, KitchenAir) : Spooned ? (SpoonedContact, Math.Max(pan - SpoonedUnderPan, PanAir)) : (AirContact, PanAir);
         var ofAir = 1 / (1 / h + (turned ? under[up] : over[up]));
         var skin = Spooned || Stacked ? 0 : SkinEvaporation * Math.Min(1, 1.5 * water[up] * slab.PerWater0[up]) * AirContact / 1100 * Math.Max(Vapour(t[up]) - RoomVapour, 0) * dt;
 
@@ -289,7 +293,7 @@ public sealed class PanRun
         }
 
         Darken(Down, solved[down] + taken * inner, crustWater, dt);
-        pan += dt * (ring * (burner - Losses * (pan - Room)) - taken) / (ring * panHeat);
+        pan += dt * (ring * (burner - Losses * (pan - KitchenAir)) - taken) / (ring * panHeat);
     }
 
     // From the middle of a cell's moist part to its borders. A cell dries from the outside in: the part that has boiled down to its

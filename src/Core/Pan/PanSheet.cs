@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>What a cook calls a face.</summary>
 public enum Look
@@ -59,10 +59,8 @@ public sealed record StackSheet(int Height, Seconds Each, Seconds Round);
 /// <param name="Passed">The least hot that any place has been at its hottest.</param>
 /// <param name="Needed">What that must be.</param>
 /// <param name="First">Darkness of the face that went down first.</param>
-/// <param name="Raw">As it goes on.</param>
-/// <param name="Out">As it comes off, with the fat that stays on it.</param>
 /// <param name="Lost">Water gone, percent of the raw piece.</param>
-/// <param name="Water">Left in it, percent.</param>
+/// <param name="Water">Left in it as it comes off, percent.</param>
 /// <param name="PanLow">The coolest the pan gets, and <paramref name="PanHigh"/> the hottest.</param>
 /// <param name="Film">Fat on each face.</param>
 /// <param name="FatGood">Fat per side for a film of 50 to 150 µm.</param>
@@ -84,8 +82,6 @@ public sealed record PanSheet(
     Celsius Needed,
     double First,
     double Second,
-    Grams Raw,
-    Grams Out,
     Percent Lost,
     Percent Water,
     Celsius PanLow,

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>How dark each face should be.</summary>
 public enum Colour

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>Stage 8: the piece on the heat, turn by turn (models.md F).</summary>
 internal sealed class PanStage
@@ -44,11 +44,12 @@ internal sealed class PanStage
     };
 
     /// <param name="advised">Stays that are known to be advised: a cook's own are then played without looking for others.</param>
-    public static PanSheet Work(BatchSpec batch, PanPiece piece, DoughSheet dough, FoldSheet fold, Larder larder, Learned learned, IReadOnlyList<Stay>? advised = null)
+    /// <returns>The sheet, and the piece as it comes off.</returns>
+    public static (PanSheet Sheet, Piece Out) Work(CheckedBatch batch, PanPiece piece, Piece raw, DoughSheet dough, FoldSheet fold, IReadOnlyList<Stay>? advised = null)
     {
-        var stage = new PanStage(batch.Pan, piece, learned.PanTime);
-        var advice = batch.Pan.Own is not null && advised is { Count: > 0 } ? ([.. advised.Select(s => (int)s.Time.Value)], null) : stage.Advise();
-        return stage.Judge(advice, batch, dough, fold, larder);
+        var stage = new PanStage(batch.Spec.Pan, piece, batch.Kitchen.Learned.PanTime);
+        var advice = batch.Spec.Pan.Own is not null && advised is { Count: > 0 } ? ([.. advised.Select(s => (int)s.Time.Value)], null) : stage.Advise();
+        return stage.Judge(advice, batch, raw, dough, fold);
     }
 
     /// <summary>Stays that cook the piece on this pan, in whole seconds; or why none do.</summary>
@@ -89,10 +90,11 @@ internal sealed class PanStage
         {
             foreach (var at in new[] { spec.Laid.Value - by, spec.Laid.Value + by })
             {
-                var tried = new PanStage(spec with { Temperature = new(Math.Round(at / 10) * 10), Measured = null }, piece, pace, roughly: true);
-                if (tried.spec.Temperature.Value >= least.Value && tried.spec.Temperature.Value <= most.Value && tried.Advise().Why is null)
+                var pan = new Celsius(Math.Round(at / 10) * 10);
+                // Looked for roughly, and taken when it holds up to a close look.
+                if (pan.Value >= least.Value && pan.Value <= most.Value && Cooks(pan, roughly: true) && Cooks(pan, roughly: false))
                 {
-                    return tried.spec.Temperature;
+                    return pan;
                 }
             }
         }
@@ -100,32 +102,35 @@ internal sealed class PanStage
         return null;
     }
 
+    private bool Cooks(Celsius pan, bool roughly) => new PanStage(spec with { Temperature = pan, Measured = null }, piece, pace, roughly).Advise().Why is null;
+
     private static int RoomFor(Cookware on, SquareCentimetres area) => Math.Max((int)(SquareCentimetres.OfRound(on.Across).Value * Covers / area.Value), 1);
 
     private PanRun Start(Slab slab, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2);
 
-    private PanSheet Judge((IReadOnlyList<int> Stays, PanFailure? Why) advice, BatchSpec batch, DoughSheet dough, FoldSheet fold, Larder larder)
+    private (PanSheet Sheet, Piece Out) Judge((IReadOnlyList<int> Stays, PanFailure? Why) advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
     {
-        var fats = PanFat.Of(spec, larder);
+        var kitchen = batch.Kitchen;
+        var fats = PanFat.Of(spec, kitchen);
         var advised = Stays(advice.Stays);
         var stays = spec.Own ?? advised;
         var tape = new PanTape(spec.Laid);
         var run = Start(fine);
         var turns = Play(run, stays, tape);
 
-        var raw = Grams.FromKilograms(fine.MassPerArea * piece.Area.SquareMetres);
-        var baked = raw * (1 - run.Lost.Fraction);
+        var steam = raw.Water * run.Steamed;
         IReadOnlyList<Grams> faces = spec.Own is null
             ? [spec.FatPerSide, spec.FatPerSide]
             : [FatOn(turns, Face.First), FatOn(turns, Face.Second)];
-        var inside = FoldInputs.Of(batch).Where(u => u.Is == LaidIn.Fat).Select(u => (larder[u.Id], u.OfBall / fold.Pieces)).ToList();
-        var doughFat = dough.Ball * (dough.Portions.Single(p => p.Part == Part.Fat).Mass / dough.Mass / fold.Pieces);
-        var fat = PanFat.Share(faces, doughFat, inside, batch.Dough.Fat.Id, baked, fats, piece.Area, larder);
+        var inside = batch.Shape.Inputs.Where(u => u.Is == LaidIn.Fat).Select(u => (kitchen[u.Id], u.OfBall / fold.Pieces)).ToList();
+        var doughFat = raw.Dough * (dough.Portions.Single(p => p.Part == DoughPart.Fat).Mass / dough.Mass);
+        var fat = PanFat.Share(faces, doughFat, inside, batch.Spec.Dough.Fat.Id, raw.Mass - steam, fats, piece.Area, kitchen);
+        var cooked = raw.Roasted(steam, fat.Pan);
         var smoke = PanFat.Smoke(fats);
         // Of a stuffed piece, whichever is behind.
         var doughWants = !piece.Stuffed || run.DoughPassed.Value < wanted.Dough.Value;
 
-        return new(
+        return (new(
             turns,
             new(turns.Sum(t => t.Time.Value)),
             spec.Own is null ? advice.Why : null,
@@ -138,10 +143,8 @@ internal sealed class PanStage
             doughWants ? wanted.Dough : wanted.Filling,
             run.ColourOf(Face.First),
             run.ColourOf(Face.Second),
-            raw,
-            baked + fat.Pan,
-            run.Lost,
-            run.WaterShare,
+            Percent.FromFraction(steam / raw.Mass),
+            Percent.FromFraction(cooked.Water / cooked.Mass),
             tape.Low,
             tape.High,
             tape.Drawn(),
@@ -156,7 +159,7 @@ internal sealed class PanStage
             WipeEvery(fat),
             Room,
             FinishHold.Opened(spec.Finish, fold, fold.Rings is not null, piece.Stuffed, run),
-            FinishHold.Held(spec, run));
+            FinishHold.Held(spec, run)), cooked);
     }
 
     private static Grams FatOn(IReadOnlyList<Turn> turns, Face face) => new(turns.Where(t => t.Face == face).Sum(t => t.Fat.Value));
@@ -219,7 +222,7 @@ internal sealed class PanStage
         var (flame, off) = (spec.Cookware.Flame, row[4].Pan.Value - spec.Laid.Value);
         var holds = Math.Abs(off) <= Holds ? flame : new[] { Flame.Low, Flame.Medium, Flame.High }.Where(f => f != flame && (f < flame) == (off > 0)).Prepend(flame).MinBy(f => f == flame ? Math.Abs(off) : OffOn(f));
         int? First(Func<double, bool> far) => row.FirstOrDefault(p => far(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
-        return new([.. Reported.Select(n => row[n - 1])], Empty.Until(spec.Cookware, PanAfter(stays), spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
+        return new([.. Reported.Select(n => row[n - 1])], EmptyPan.Until(spec.Cookware, PanAfter(stays), spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
     }
 
     // How far from what was meant the pan is under the fifth piece on another flame, with the stays that flame asks for.
@@ -258,7 +261,7 @@ internal sealed class PanStage
             var run = new PanRun(coarse, pan, on, ring, pace, stepsASecond: 1);
             Play(run, stays, null);
             row[i] = new(i + 1, pan, run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Cooked(run));
-            pan = Empty.After(on, run.Pan, new(Between / pace));
+            pan = EmptyPan.After(on, run.Pan, new(Between / pace));
         }
 
         return row;
@@ -269,12 +272,12 @@ internal sealed class PanStage
 }
 
 /// <summary>A pan with nothing on it: heat from below, losses above, dT/dt = (Q − 35·(T − 22)) / C.</summary>
-public static class Empty
+public static class EmptyPan
 {
     private const double Settles = 0.5; // °C: as near as anybody can tell
 
     /// <summary>Where this flame leaves the pan in the end.</summary>
-    public static Celsius InTheEnd(Cookware on) => new(PanRun.Room + Cookware.Burner(on.Flame) / PanRun.Losses);
+    public static Celsius InTheEnd(Cookware on) => new(Air.Kitchen.Value + Cookware.Burner(on.Flame) / PanRun.Losses);
 
     public static Celsius After(Cookware on, Celsius from, Seconds time)
     {

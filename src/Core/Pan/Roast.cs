@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>Why no program of turns cooks the piece.</summary>
 public enum PanFailure
@@ -45,7 +45,8 @@ internal static class Roast
     private const int CoolsUnderCloth = 60;
 
     /// <summary>Blister cue: so deep it reaches this (models.md F). A batter is turned once its top has set (empirical).</summary>
-    private const double CueDepth = 0.35, CueAt = 94, SetDepth = 0.9, SetAt = 72;
+    internal const double CueDepth = 0.35, CueAt = 94;
+    private const double SetDepth = 0.9, SetAt = 72;
 
     public static bool Cue(PanRun run, bool batter) => batter ? run.At(SetDepth).Value >= SetAt : run.At(CueDepth).Value >= CueAt;
 

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Pan;
 
 /// <summary>One stuff in a piece as it goes on the pan, raw.</summary>
 /// <param name="Water">Of its mass.</param>
@@ -12,9 +12,6 @@ public sealed class Slab
 {
     /// <summary>No cell is thicker (models.md F).</summary>
     public static readonly Millimetres Cell = new(0.25);
-
-    /// <summary>A home freezer (models.md F), and the share of water that is ice there.</summary>
-    public static readonly Celsius Freezer = new(-18);
 
     /// <summary>Water from which on a cell boils over 100 °C, kg per kg raw (models.md F).</summary>
     internal const double LastOfWater = 0.10;
@@ -41,6 +38,9 @@ public sealed class Slab
 
     /// <summary>Raw, a square metre of it in kg.</summary>
     internal double MassPerArea => Mass.Sum();
+
+    /// <summary>Of that, water.</summary>
+    internal double WaterPerArea => Mass.Zip(Water0).Sum(c => c.First * c.Second);
 
     /// <param name="cell">The thickest a cell may be; nothing for <see cref="Cell"/>.</param>
     /// <exception cref="ArgumentException">No layer, or one without thickness.</exception>

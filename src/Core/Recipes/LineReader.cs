@@ -1,14 +1,11 @@
 using System.Text.RegularExpressions;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Recipes;
 
 /// <summary>Reads one line of a recipe's ingredients: how much of what.</summary>
-internal sealed partial class LineReader(Larder larder)
+internal sealed partial class LineReader(Kitchen kitchen)
 {
     private const int MostCould = 8, MostAmountWords = 4, LongestLine = 200;
-
-    // A middling egg out of its shell (usual kitchen value).
-    private const double EggMass = 50;
 
     // Half the words of a name have to be there (empirical).
     private const double Enough = 0.5;
@@ -21,11 +18,11 @@ internal sealed partial class LineReader(Larder larder)
         ],
         StringComparer.Ordinal);
 
-    // Words that stand for one thing in every kitchen.
-    private static readonly Dictionary<string, string> Plainly = new(StringComparer.Ordinal) { ["salt"] = "salt-fine" };
+    // Words that stand for one thing in every larder.
+    private static readonly Dictionary<string, string> Plainly = new(StringComparer.Ordinal) { ["salt"] = Staples.Salt };
 
     private readonly List<(Ingredient Item, List<string[]> Names)> known =
-        [.. larder.All.Where(i => i.Origin != Origin.Gone).OrderBy(i => i.Id, StringComparer.Ordinal).Select(i => (i, NamesOf(i.Name).ToList()))];
+        [.. kitchen.Larder.All.Where(i => i.Origin != Origin.Gone).OrderBy(i => i.Id, StringComparer.Ordinal).Select(i => (i, NamesOf(i.Name).ToList()))];
 
     public RecipeLine Read(string text)
     {
@@ -59,7 +56,7 @@ internal sealed partial class LineReader(Larder larder)
         }
 
         var words = Words(line).ToHashSet(StringComparer.Ordinal);
-        if (words.Where(Plainly.ContainsKey).Select(w => Plainly[w]).Distinct().ToList() is [var plainly] && !words.Any(w => w is "butter" or "flaky") && larder.TryGet(plainly, out var it))
+        if (words.Where(Plainly.ContainsKey).Select(w => Plainly[w]).Distinct().ToList() is [var plainly] && !words.Any(w => w is "butter" or "flaky") && kitchen.TryGet(plainly, out var it))
         {
             return [it!];
         }
@@ -98,7 +95,7 @@ internal sealed partial class LineReader(Larder larder)
         // Grams or millilitres anywhere are what was weighed; cups stand beside them.
         if (Metric().Match(line) is { Success: true } metric)
         {
-            var read = AmountReader.Read(metric.Value, item, larder.Measuring);
+            var read = AmountReader.Read(metric.Value, item, kitchen.Measures);
             return (read.Mass, read.Trouble == AmountTrouble.TwoWays);
         }
 
@@ -107,13 +104,13 @@ internal sealed partial class LineReader(Larder larder)
         {
             var prefix = string.Join(' ', words.Take(n));
             // A bare number is a count and no weight.
-            if (prefix.Any(char.IsAsciiLetter) && AmountReader.Read(prefix, item, larder.Measuring) is { Trouble: AmountTrouble.None, Mass: { } mass } && !BareNumber().IsMatch(prefix))
+            if (prefix.Any(char.IsAsciiLetter) && AmountReader.Read(prefix, item, kitchen.Measures) is { Trouble: AmountTrouble.None, Mass: { } mass } && !BareNumber().IsMatch(prefix))
             {
                 return (mass, false);
             }
         }
 
-        return item.Id == "egg" && AmountReader.Read(words.FirstOrDefault("") + " g", item, larder.Measuring).Mass is { } eggs ? (eggs * EggMass, false) : (null, false);
+        return item.Each is { } each && AmountReader.Read(words.FirstOrDefault("") + " g", item, kitchen.Measures).Mass is { } count ? (each * count.Value, false) : (null, false);
     }
 
     // What stands in brackets is another name of the same thing.

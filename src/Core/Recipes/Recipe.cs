@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Recipes;
 
 /// <summary>A recipe as it is written down anywhere: words, in the order they stand.</summary>
 /// <param name="Yield">How many it makes, as written.</param>
@@ -15,10 +15,10 @@ public enum LineTrouble
     /// <summary>Two amounts: from so much to so much, or a comma that can be read in two ways.</summary>
     TwoWays,
 
-    /// <summary>Nothing in the larder is called so.</summary>
+    /// <summary>Nothing in the kitchen is called so.</summary>
     NoIngredient,
 
-    /// <summary>Several things in the larder could be meant.</summary>
+    /// <summary>Several things in the kitchen could be meant.</summary>
     Several,
 
     /// <summary>Understood, but only its kind counts: how much is set at the pan and at the fold.</summary>

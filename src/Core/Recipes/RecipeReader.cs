@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Recipes;
 
 /// <summary>Makes a bread of a recipe in words: amounts become shares of the flour, and whatever the words do not say stays as a plain round has it.</summary>
 public static partial class RecipeReader
@@ -18,7 +18,7 @@ public static partial class RecipeReader
     private const double UsualPiece = 80;
 
     /// <param name="settled">What the cook has said of lines that were not understood.</param>
-    public static RecipeRead Read(RecipeText recipe, Larder larder, IReadOnlyList<SettledLine> settled)
+    public static RecipeRead Read(RecipeText recipe, Kitchen kitchen, IReadOnlyList<SettledLine> settled)
     {
         if (recipe.Ingredients.Count > MostLines || recipe.Steps.Count > MostSteps)
         {
@@ -27,22 +27,22 @@ public static partial class RecipeReader
         }
 
         recipe = recipe with { Ingredients = [.. recipe.Ingredients.Select(Digits.Plain)], Steps = [.. recipe.Steps.Select(Digits.Plain)], Yield = Digits.Plain(recipe.Yield) };
-        var reader = new LineReader(larder);
-        var lines = recipe.Ingredients.Select((text, i) => Settle(reader.Read(text), settled.LastOrDefault(s => s.Line == i), reader, larder)).ToList();
+        var reader = new LineReader(kitchen);
+        var lines = recipe.Ingredients.Select((text, i) => Settle(reader.Read(text), settled.LastOrDefault(s => s.Line == i), reader, kitchen)).ToList();
         var steps = StepReader.Read(recipe.Steps);
-        var flour = lines.Where(l => l.Trouble == LineTrouble.None && larder[l.Item!].Kind == IngredientKind.Flour && !Beside().IsMatch(l.Text)).Sum(l => l.Mass!.Value.Value);
+        var flour = lines.Where(l => l.Trouble == LineTrouble.None && kitchen[l.Item!].Kind == IngredientKind.Flour && !Beside().IsMatch(l.Text)).Sum(l => l.Mass!.Value.Value);
         if (flour <= 0)
         {
             return new(recipe.Name, recipe.About, recipe.Tags, null, lines, steps, [new("dough.flours", RefusalCode.Missing)]);
         }
 
-        var spec = Laid(lines, flour, recipe, larder);
+        var spec = Laid(lines, flour, recipe, kitchen);
         spec = steps.Aggregate(spec, Told);
-        var refusals = SpecCheck.Check(spec, larder);
+        var refusals = Planner.Check(spec, kitchen).Refusals;
         return new(recipe.Name, recipe.About, recipe.Tags, spec, lines, steps, refusals);
     }
 
-    private static RecipeLine Settle(RecipeLine line, SettledLine? settled, LineReader reader, Larder larder)
+    private static RecipeLine Settle(RecipeLine line, SettledLine? settled, LineReader reader, Kitchen kitchen)
     {
         if (settled is null)
         {
@@ -54,7 +54,7 @@ public static partial class RecipeReader
             return line with { Item = null, Mass = null, Trouble = LineTrouble.LeftOut };
         }
 
-        if (!larder.TryGet(settled.Item, out var item))
+        if (!kitchen.TryGet(settled.Item, out var item))
         {
             return line with { Item = null, Trouble = LineTrouble.NoIngredient };
         }
@@ -64,7 +64,7 @@ public static partial class RecipeReader
     }
 
     // Lays every line where its kind has a place, and says of a line when it has none.
-    private static BatchSpec Laid(List<RecipeLine> lines, double flour, RecipeText recipe, Larder larder)
+    private static BatchSpec Laid(List<RecipeLine> lines, double flour, RecipeText recipe, Kitchen kitchen)
     {
         var (flours, liquids, additions, parts) = (new List<FlourShare>(), new List<LiquidSpec>(), new List<AdditionSpec>(), new List<FillingPart>());
         (string Id, double Mass)? fat = null, salt = null;
@@ -75,7 +75,7 @@ public static partial class RecipeReader
             if (lines[i] is not { Trouble: LineTrouble.None, Item: { } id, Mass: { } mass })
             {
                 // Fat without an amount is what the pan is greased with.
-                if (lines[i] is { Trouble: LineTrouble.NoAmount, Item: { } unweighed } && larder[unweighed].Kind == IngredientKind.Fat)
+                if (lines[i] is { Trouble: LineTrouble.NoAmount, Item: { } unweighed } && kitchen[unweighed].Kind == IngredientKind.Fat)
                 {
                     panFat ??= unweighed;
                     lines[i] = lines[i] with { Trouble = LineTrouble.KindOnly };
@@ -87,7 +87,7 @@ public static partial class RecipeReader
             var share = Percent.FromFraction(mass.Value / flour);
             var filled = parts.Count;
             var (trouble, inside) = (LineTrouble.None, InFilling().IsMatch(lines[i].Text));
-            switch (larder[id].Kind)
+            switch (kitchen[id].Kind)
             {
                 case IngredientKind.Mash or IngredientKind.Dairy or IngredientKind.Meat:
                 case IngredientKind.Vegetable or IngredientKind.Sweet when share.Fraction > FillingFrom:
@@ -100,7 +100,7 @@ public static partial class RecipeReader
                     break;
                 case IngredientKind.Flour or IngredientKind.Fat or IngredientKind.Separator when Beside().IsMatch(lines[i].Text):
                 case IngredientKind.Fat when fat is not null || inside:
-                    panFat ??= larder[id].Kind == IngredientKind.Fat ? id : null;
+                    panFat ??= kitchen[id].Kind == IngredientKind.Fat ? id : null;
                     trouble = LineTrouble.KindOnly;
                     break;
                 case IngredientKind.Flour when flours.FindIndex(f => f.Id == id) is >= 0 and var at:
@@ -131,7 +131,7 @@ public static partial class RecipeReader
             {
                 whole += mass.Value;
                 // A share of salt is of salt from every source.
-                carried += larder[id].Kind == IngredientKind.Salt ? 0 : mass.Value * larder[id].Salt.Fraction;
+                carried += kitchen[id].Kind == IngredientKind.Salt ? 0 : mass.Value * kitchen[id].Salt.Fraction;
             }
 
             lines[i] = lines[i] with { Trouble = trouble };
@@ -148,9 +148,9 @@ public static partial class RecipeReader
             {
                 Flours = flours,
                 WaterBy = WaterBy.Liquids,
-                Liquids = liquids.Count > 0 ? liquids : [new("water", Amount.OfFlour(0))],
+                Liquids = liquids.Count > 0 ? liquids : [new(Staples.Water, Amount.OfFlour(0))],
                 Fat = new(fats.Item1, fats.Item2, FatWhen.RubbedIn),
-                Salt = salt is { } s ? new(s.Id, Amount.OfFlour(Rounded(100 * (s.Mass * larder[s.Id].Salt.Fraction + carried) / flour))) : new(plain.Dough.Salt.Id, Amount.OfFlour(Rounded(100 * carried / flour))),
+                Salt = salt is { } s ? new(s.Id, Amount.OfFlour(Rounded(100 * (s.Mass * kitchen[s.Id].Salt.Fraction + carried) / flour))) : new(plain.Dough.Salt.Id, Amount.OfFlour(Rounded(100 * carried / flour))),
                 Additions = additions,
             },
             Balls = plain.Balls with { Mass = new(Rounded(whole / pieces)) },

@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 
-namespace Ystrata.Core;
+namespace Ystrata.Core.Recipes;
 
 /// <summary>Finds in the steps of a recipe the three figures most of them have: the rest, how wide the round is, how hot the pan.</summary>
 internal static partial class StepReader

@@ -1,18 +1,19 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Rest;
 
 public static class RestNotes
 {
     // Dough that warms back longer than this is better divided cold (empirical).
     private static readonly Minutes LongWarming = new(90);
 
-    public static IEnumerable<Note> Of(BatchSpec spec, RestSheet rest, DoughSheet dough)
+    internal static IEnumerable<Note> Of(CheckedBatch batch, RestSheet rest)
     {
+        var (spec, poured) = (batch.Spec, batch.Route.Poured);
         Quantity[] window = [Quantity.Of("rest", rest.Time), Quantity.Of("least", rest.Least), Quantity.Of("best", rest.Best), Quantity.Of("longest", rest.Longest)];
         Quantity[] costs = [Quantity.Of("back", rest.Now.PullsBack), Quantity.Of("thinnest", rest.Now.Thinnest)];
         if (rest.Longest.Value < rest.Least.Value)
         {
             yield return new(
-                rest.End == RestEnd.Skin ? NoteCode.RestNeedsCover : NoteCode.RestTooWarm, Stage.Rest, Weight.Wrong, window,
+                rest.End == RestEnd.Skin ? NoteCode.RestNeedsCover : NoteCode.RestTooWarm, Stage.Rest, Severity.Wrong, window,
                 Mends: rest.End == RestEnd.Skin ? [Cover(spec.Rest)] : null);
         }
         else if (rest.Time.Value > rest.Longest.Value)
@@ -25,30 +26,31 @@ public static class RestNotes
                 _ => NoteCode.RestSours,
             };
             yield return new(
-                code, Stage.Rest, rest.End == RestEnd.Safety ? Weight.Caution : Weight.Wrong, window,
+                code, Stage.Rest, rest.End == RestEnd.Safety ? Severity.Caution : Severity.Wrong, window,
                 Mends: rest.End == RestEnd.Skin && !spec.Rest.Covered ? [Cover(spec.Rest)] : [To(spec.Rest, rest.Best.Value <= rest.Longest.Value ? rest.Best : rest.Longest)]);
         }
-        else if (spec.Dough.Feel == Feel.Batter)
+        else if (poured)
         {
             yield return rest.Time.Value < rest.Least.Value
-                ? new(NoteCode.BatterStandLonger, Stage.Rest, Weight.Watch, window)
-                : new(NoteCode.BatterStood, Stage.Rest, Weight.Right, window);
+                ? new(NoteCode.BatterStandLonger, Stage.Rest, Severity.Watch, window)
+                : new(NoteCode.BatterStood, Stage.Rest, Severity.Right, window);
         }
         else if (rest.Time.Value < rest.Least.Value)
         {
             yield return new(
-                NoteCode.RestShort, Stage.Rest, Weight.Watch, [.. window, .. costs], Mends: [To(spec.Rest, rest.Best.Value <= rest.Longest.Value ? rest.Best : rest.Least)]);
+                NoteCode.RestShort, Stage.Rest, Severity.Watch, [.. window, .. costs], Mends: [To(spec.Rest, rest.Best.Value <= rest.Longest.Value ? rest.Best : rest.Least)]);
         }
         else
         {
-            yield return new(rest.Time.Value < rest.Best.Value ? NoteCode.RestEnough : NoteCode.RestBest, Stage.Rest, Weight.Right, [.. window, .. costs]);
+            yield return new(rest.Time.Value < rest.Best.Value ? NoteCode.RestEnough : NoteCode.RestBest, Stage.Rest, Severity.Right, [.. window, .. costs]);
         }
 
-        if (rest is { WarmsAsOne: { } one, WarmsAsBalls: { } balls } && spec.Dough.Feel != Feel.Batter)
+        if (rest is { WarmsAsOne: { } one, WarmsAsBalls: { } balls } && !poured)
         {
-            yield return new(one.Value > LongWarming.Value ? NoteCode.DivideCold : NoteCode.WarmFirst, Stage.Rest, Weight.Watch, [Quantity.Of("one", one), Quantity.Of("balls", balls)]);
+            yield return new(one.Value > LongWarming.Value ? NoteCode.DivideCold : NoteCode.WarmFirst, Stage.Rest, Severity.Watch, [Quantity.Of("one", one), Quantity.Of("balls", balls)]);
         }
     }
+
     private static Mend To(RestSpec spec, Minutes time)
     {
         var to = new Minutes(Math.Floor(time.Value));

@@ -1,4 +1,4 @@
-namespace Ystrata.Core;
+namespace Ystrata.Core.Rest;
 
 /// <summary>What ends a rest.</summary>
 public enum RestEnd
@@ -43,6 +43,7 @@ public sealed record RestPoint(Minutes Rest, Percent PullsBack, Millimetres Thin
 /// <param name="Curve">The same over the range of rests, to draw.</param>
 /// <param name="WarmsAsOne">From the fridge back to a workable 18 °C in one lump; nothing for a rest in the room.</param>
 /// <param name="WarmsAsBalls">The same, divided first.</param>
+/// <param name="Warm">Minutes the dough is warm, from the bowl to the last roll; nothing where nothing in it spoils.</param>
 public sealed record RestSheet(
     Minutes Time,
     Minutes Least,
@@ -55,7 +56,8 @@ public sealed record RestSheet(
     RestPoint Now,
     IReadOnlyList<RestPoint> Curve,
     Minutes? WarmsAsOne,
-    Minutes? WarmsAsBalls);
+    Minutes? WarmsAsBalls,
+    Minutes? Warm);
 
 /// <summary>Stage 2: the first rest. All factors here are empirical but the warming, which is Newton's cooling of a lump.</summary>
 public static class RestStage
@@ -71,21 +73,18 @@ public static class RestStage
     // Where a rest ends, minutes: in the room and in the fridge.
     private const double Sours = 360, HighUpSours = 300, Gassy = 120, Safe = 120, FridgeNight = 1440, FridgeGassy = 720;
 
-    // A lump in still air: h W/(m²·K), ρc J/(m³·K); fridge, room and the warmth at which a dough rolls again, °C.
-    private const double AirSide = 8, HeatPerVolume = 1180 * 2900, Fridge = 4, Room = 22, Workable = 18;
+    // A lump in still air: h W/(m²·K), c J/(kg·K); the warmth at which a dough rolls again, °C.
+    private const double AirSide = 8, HeatPerMass = 2900, Workable = 18;
 
     private const int CurvePoints = 41;
 
-    private static readonly string[] Gas = ["yeast-quick", "baking-powder", "baking-soda"];
-    private static readonly string[] Sour = ["vinegar", "yogurt", "buttermilk", "whey"];
-
-    public static RestSheet Work(BatchSpec spec, FlourMix mix, DoughSheet dough, Larder larder)
+    internal static RestSheet Work(CheckedBatch batch, DoughSheet dough)
     {
-        var rest = spec.Rest;
-        var least = Least(spec, mix, dough);
+        var (spec, mix, rest) = (batch.Spec, batch.Mix, batch.Spec.Rest);
+        var least = Least(batch, dough);
         var best = new Minutes(least.Value * BestOverLeast);
         var skin = Skin(rest);
-        var (longest, end) = Longest(spec, dough, larder, skin);
+        var (longest, end) = Longest(rest, batch.Dough, skin);
         var over = dough.FeelHydration - mix.Absorption;
         RestPoint At(double minutes)
         {
@@ -100,52 +99,48 @@ public static class RestStage
             best,
             longest,
             end,
-            spec.Dough.Feel == Feel.Batter ? PressTest.FallsInARibbon
+            batch.Route.Poured ? PressTest.FallsInARibbon
                 : spec.Dough.Feel == Feel.VerySoft || dough.Fat.Value >= 2 * EnrichedFrom ? PressTest.KeepsTheMark : PressTest.SpringsBackSlowly,
             skin,
             Counting(rest.Time, spec.Sheet.Rest),
             At(rest.Time.Value),
             [.. Enumerable.Range(0, CurvePoints).Select(i => At(furthest * i / (CurvePoints - 1)))],
             rest.Place == RestPlace.Fridge ? Warms(dough.Mass / dough.Lots.Count, dough.Density) : null,
-            rest.Place == RestPlace.Fridge ? Warms(dough.Ball, dough.Density) : null);
+            rest.Place == RestPlace.Fridge ? Warms(dough.Ball, dough.Density) : null,
+            Spoils(batch.Dough) ? new Minutes((rest.Place == RestPlace.Room ? rest.Time.Value : 0) + spec.Sheet.Rest.Value + batch.Shape.Rest.Value) : null);
     }
 
     /// <summary>The rest a sheet feels: the ball's own, and half of the dough's, since dividing and rounding wake it again.</summary>
     public static Minutes Counting(Minutes dough, Minutes ball) => new(ball.Value + Carried * dough.Value);
 
-    private static Minutes Least(BatchSpec spec, FlourMix mix, DoughSheet dough)
+    private static Minutes Least(CheckedBatch batch, DoughSheet dough)
     {
-        bool Has(string[] ids) => dough.Portions.Any(p => ids.Contains(p.Id) && p.Mass.Value > 0);
-        var solids = dough.Purees.Select(p => p.Liquid).Distinct().Sum(i => dough.Portions.Single(p => p.Part == Part.Liquid && p.Index == i).Brings.Solids.Value);
+        var solids = dough.Purees.Select(p => p.Liquid).Distinct().Sum(i => dough.Portions.Single(p => p.Part == DoughPart.Liquid && p.Index == i).Brings.Solids.Value);
         var factor = 1 + PureeAtMost * Math.Min(solids / PureeFull, 1);
-        factor *= spec.Dough.Mix.Kneading switch
+        factor *= batch.Spec.Dough.Mix.Kneading switch
         {
             Kneading.None => NoKneading,
             Kneading.Light => LightKneading,
             _ => 1,
         };
-        factor *= Has(Gas) ? Leavened : 1;
-        factor *= Has(Sour) ? Acid : 1;
+        factor *= batch.Dough.InIt.Any(i => i.Leavens) ? Leavened : 1;
+        factor *= batch.Dough.InIt.Any(i => i.Is(Trait.Sour)) ? Acid : 1;
         factor *= dough.Fat.Value >= EnrichedFrom ? Enriched : 1;
-        return new(Math.Round(mix.LeastRest.Value * factor));
+        return new(Math.Round(batch.Mix.LeastRest.Value * factor));
     }
 
-    private static (Minutes Longest, RestEnd End) Longest(BatchSpec spec, DoughSheet dough, Larder larder, Minutes? skin)
+    private static (Minutes Longest, RestEnd End) Longest(RestSpec rest, DoughSolution dough, Minutes? skin)
     {
-        var gas = dough.Portions.Any(p => Gas.Contains(p.Id) && p.Mass.Value > 0);
-        (double Minutes, RestEnd End) limit = spec.Rest.Place == RestPlace.Fridge
+        var gas = dough.InIt.Any(i => i.Leavens);
+        (double Minutes, RestEnd End) limit = rest.Place == RestPlace.Fridge
             ? gas ? (FridgeGassy, RestEnd.Gas) : (FridgeNight, RestEnd.Sours)
-            : Spoils(dough, larder) ? (Safe, RestEnd.Safety)
+            : Spoils(dough) ? (Safe, RestEnd.Safety)
             : gas ? (Gassy, RestEnd.Gas)
-            : (spec.Rest.Air == RoomAir.HighUp ? HighUpSours : Sours, RestEnd.Sours);
+            : (rest.Air == RoomAir.HighUp ? HighUpSours : Sours, RestEnd.Sours);
         return skin is { } dry && dry.Value < limit.Minutes ? (dry, RestEnd.Skin) : (new(limit.Minutes), limit.End);
     }
 
-    // Milk, egg, purees, pastes and leaves bring what spoils.
-    private static bool Spoils(DoughSheet dough, Larder larder) => dough.Portions.Any(p =>
-        p.Mass.Value > 0
-        && (larder[p.Id] is { Kind: IngredientKind.Puree or IngredientKind.Dairy or IngredientKind.Meat or IngredientKind.Vegetable or IngredientKind.Mash }
-            || (p.Part is Part.Liquid && larder[p.Id].Allergens.Any(a => a is Allergen.Milk or Allergen.Egg))));
+    private static bool Spoils(DoughSolution dough) => dough.InIt.Any(i => i.Is(Trait.Spoils));
 
     // A covered dough keeps its skin soft. Oil slows drying to a third. A fridge dries like a dry room.
     private static Minutes? Skin(RestSpec rest)
@@ -165,10 +160,10 @@ public static class RestStage
         return new(rest.Oiled ? 3 * bare : bare);
     }
 
-    /// <summary>From 4 °C to 18 °C in a room of 22 °C: τ = ρc · V/A / h, t = τ · ln((22 − 4)/(22 − 18)), for a lump as round as a ball.</summary>
+    /// <summary>From fridge to workable in the kitchen's air: τ = ρc · V/A / h, t = τ · ln((air − fridge)/(air − workable)), for a lump as round as a ball.</summary>
     public static Minutes Warms(Grams lump, Density density)
     {
         var volumeOverArea = Round.SphereOf(lump, density).Metres / 6;
-        return new(HeatPerVolume * volumeOverArea / AirSide * Math.Log((Room - Fridge) / (Room - Workable)) / 60);
+        return new(Round.DoughDensity.KilogramsPerCubicMetre * HeatPerMass * volumeOverArea / AirSide * Math.Log((Air.Kitchen.Value - Air.Fridge.Value) / (Air.Kitchen.Value - Workable)) / 60);
     }
 }

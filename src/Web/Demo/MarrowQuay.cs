@@ -1,10 +1,9 @@
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Demo;
 
 /// <summary>The canteen at the ferry landing: twelve breads, its own larder and three weeks of its log, the same every time.</summary>
-public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, KitchenLarder kitchen)
+public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, CurrentKitchen current)
 {
     private const int Seed = 20261102;
 
@@ -35,7 +34,7 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Kitc
             return;
         }
 
-        kitchen.Change((pantry, at) => MarrowQuayLarder.Fill(pantry, at));
+        current.Change((pantry, at) => MarrowQuayLarder.Fill(pantry, at));
         var shelf = MarrowQuayBreads.All(FirstDay.AddDays(-1).AddHours(9));
         foreach (var bread in shelf.Values)
         {
@@ -50,10 +49,10 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Kitc
             var spec = bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = bread.Spec.Start.Pieces + 2 * random.Next(-2, 3) } };
             var batch = new Batch(MarrowQuayBreads.Id("batch", day), bread.Id, name, spec, at, at.AddHours(-3));
             batches.Add(batch);
-            var sheet = Planner.Plan(spec, kitchen.Now, kitchen.Now.Learned);
+            var sheet = Planner.Plan(spec, current.Now).Value!;
             var entry = new LogEntry(
                 MarrowQuayBreads.Id("log", day), batch.Id, spec, at, AsCooked(spec, sheet, judged, note, faults, random), at.AddHours(1), name, bread.Id, Planned.Of(spec, sheet));
-            log.Add(entry, Lessons.Of(spec, entry.Outcome, kitchen.Now));
+            log.Add(entry, Lessons.Of(spec, entry.Outcome, current.Now));
         }
     }
 

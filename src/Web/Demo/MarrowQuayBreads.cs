@@ -1,5 +1,4 @@
 using System.Text;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Demo;

@@ -1,6 +1,5 @@
 using System.Text;
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
 
@@ -25,38 +24,39 @@ public static class BatchEndpoints
 
     private static IResult Find(Guid id, Batches batches) => batches.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BatchView.Of(b)), b.Version) : Results.NotFound();
 
-    private static IResult PlannedOf(Guid id, Batches batches, Services services, Larder larder)
+    private static IResult PlannedOf(Guid id, Batches batches, Services services, Kitchen kitchen)
     {
         if (batches.Find(id) is not { } batch)
         {
             return Results.NotFound();
         }
 
-        if (Sheets.Of(batch.Spec, larder) is not { } sheet)
+        if (Sheets.Of(batch.Spec, kitchen) is not { } sheet)
         {
             return Results.Ok(new PlannedView(batch.Name, null, null, Outcome.Nothing));
         }
 
         // The batch itself is the first bread of a service that was begun from it.
-        var run = services.OfBatch(id) is { } kept && Sheets.Worked(kept.Service, larder) ? new StoveRun(kept.Service, services.Events(kept.Id), 0) : null;
-        return Results.Ok(new PlannedView(batch.Name, Planned.Before(batch.Spec, larder), Glance.Of(sheet), Gathered.Of(batch.Spec, sheet, run, larder)));
+        var run = services.OfBatch(id) is { } kept ? new StoveRun(kept.Service, services.Events(kept.Id), 0) : null;
+        return Results.Ok(new PlannedView(batch.Name, Planned.Before(batch.Spec, kitchen), Glance.Of(sheet), Gathered.Of(batch.Spec, sheet, run, kitchen)));
     }
 
-    private static IResult BallsOf(Guid id, Batches batches, Larder larder)
+    private static IResult BallsOf(Guid id, Batches batches, Kitchen kitchen)
     {
         if (batches.Find(id) is not { } batch)
         {
             return Results.NotFound();
         }
 
-        return Sheets.Of(batch.Spec, larder) is { } sheet
+        var plan = Planner.Plan(batch.Spec, kitchen);
+        return plan.Value is { } sheet
             ? Results.File(Encoding.UTF8.GetBytes(BallsCsv.Write(sheet.Balls)), "text/csv; charset=utf-8", $"{ItemIds.FileName(batch.Name)}-balls.csv")
-            : Problems.From(SpecCheck.Check(batch.Spec, larder))!;
+            : Problems.From(plan.Refusals)!;
     }
 
-    private static IResult Add(BatchBody body, Batches batches, Breads breads, Larder larder, TimeProvider clock)
+    private static IResult Add(BatchBody body, Batches batches, Breads breads, Kitchen kitchen, TimeProvider clock)
     {
-        if (Problems.From(Check(body, breads, larder)) is { } problem)
+        if (Problems.From(Check(body, breads, kitchen)) is { } problem)
         {
             return problem;
         }
@@ -67,9 +67,9 @@ public static class BatchEndpoints
             : Conditions.Again(batches.Find(batch.Id), batch.Version, BatchView.Of, b => b.Version);
     }
 
-    private static IResult Change(Guid id, BatchBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Batches batches, Breads breads, Larder larder, TimeProvider clock) =>
+    private static IResult Change(Guid id, BatchBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Batches batches, Breads breads, Kitchen kitchen, TimeProvider clock) =>
         Conditions.Refuse(ifMatch, out var meant)
-        ?? Problems.From(Check(body, breads, larder))
+        ?? Problems.From(Check(body, breads, kitchen))
         ?? Conditions.Changed(batches.Change(ToBatch(id, body, clock), meant), BatchView.Of, b => b.Version);
 
     private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Batches batches, TimeProvider clock) =>
@@ -81,11 +81,11 @@ public static class BatchEndpoints
         new(id, body.BreadId, body.Name.Trim(), body.Spec, body.MadeFor, clock.GetUtcNow());
 
     // A bread that was deleted meanwhile still stands behind its batches; one that never was does not.
-    private static List<Refusal> Check(BatchBody body, Breads breads, Larder larder) =>
+    private static List<Refusal> Check(BatchBody body, Breads breads, Kitchen kitchen) =>
     [
         .. Common.CheckName(body.Name),
         .. Common.CheckDay("madeFor", body.MadeFor),
         .. body.BreadId is { } id && !breads.Known(id) ? [new Refusal("breadId", RefusalCode.Missing)] : Array.Empty<Refusal>(),
-        .. Common.CheckSpec(body.Spec, larder),
+        .. Common.CheckSpec(body.Spec, kitchen),
     ];
 }

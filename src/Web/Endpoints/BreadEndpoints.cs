@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Endpoints;
@@ -16,35 +15,35 @@ public static class BreadEndpoints
         breads.MapPost("{id:guid}/restore", Restore).WithName("restoreBread").Produces(204).WithSummary("Takes a delete back.");
     }
 
-    private static IResult All(HttpContext http, Breads breads, ShelfGlances glances, Larder larder, Guid? after = null, int most = Pages.Most)
+    private static IResult All(HttpContext http, Breads breads, ShelfGlances glances, Kitchen kitchen, Guid? after = null, int most = Pages.Most)
     {
         var shelf = breads.All();
-        return Pages.OfAll(http, after?.ToString(), most, [.. shelf.Zip(glances.Of(shelf, larder))], b => b.First.Id.ToString(), b => BreadView.Of(b.First, b.Second));
+        return Pages.OfAll(http, after?.ToString(), most, [.. shelf.Zip(glances.Of(shelf, kitchen))], b => b.First.Id.ToString(), b => BreadView.Of(b.First, b.Second));
     }
 
-    private static IResult Find(Guid id, Breads breads, ShelfGlances glances, Larder larder) =>
-        breads.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BreadView.Of(b, glances.Of(b, larder))), b.Version) : Results.NotFound();
+    private static IResult Find(Guid id, Breads breads, ShelfGlances glances, Kitchen kitchen) =>
+        breads.Find(id) is { } b ? Conditions.Tagged(Results.Ok(BreadView.Of(b, glances.Of(b, kitchen))), b.Version) : Results.NotFound();
 
-    private static IResult Add(BreadBody body, Breads breads, ShelfGlances glances, Larder larder, TimeProvider clock)
+    private static IResult Add(BreadBody body, Breads breads, ShelfGlances glances, Kitchen kitchen, TimeProvider clock)
     {
-        if (Problems.From(Check(body, larder)) is { } problem)
+        if (Problems.From(Check(body, kitchen)) is { } problem)
         {
             return problem;
         }
 
         var bread = ToBread(body.Id ?? Guid.CreateVersion7(), body, clock);
         return breads.Add(bread)
-            ? Conditions.Tagged(Results.Created($"/api/breads/{bread.Id}", BreadView.Of(bread, glances.Of(bread, larder))), bread.Version)
-            : Conditions.Again(breads.Find(bread.Id), bread.Version, b => BreadView.Of(b, glances.Of(b, larder)), b => b.Version);
+            ? Conditions.Tagged(Results.Created($"/api/breads/{bread.Id}", BreadView.Of(bread, glances.Of(bread, kitchen))), bread.Version)
+            : Conditions.Again(breads.Find(bread.Id), bread.Version, b => BreadView.Of(b, glances.Of(b, kitchen)), b => b.Version);
     }
 
-    private static IResult Change(Guid id, BreadBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, ShelfGlances glances, Larder larder, TimeProvider clock) =>
+    private static IResult Change(Guid id, BreadBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, ShelfGlances glances, Kitchen kitchen, TimeProvider clock) =>
         Conditions.Refuse(ifMatch, out var meant)
-        ?? Problems.From(Check(body, larder))
-        ?? Conditions.Changed(breads.Change(ToBread(id, body, clock), meant), b => BreadView.Of(b, glances.Of(b, larder)), b => b.Version);
+        ?? Problems.From(Check(body, kitchen))
+        ?? Conditions.Changed(breads.Change(ToBread(id, body, clock), meant), b => BreadView.Of(b, glances.Of(b, kitchen)), b => b.Version);
 
-    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, ShelfGlances glances, Larder larder, TimeProvider clock) =>
-        Conditions.Refuse(ifMatch, out var meant) ?? Conditions.Deleted(breads.Delete(id, clock.GetUtcNow(), meant), b => BreadView.Of(b, glances.Of(b, larder)), b => b.Version);
+    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Breads breads, ShelfGlances glances, Kitchen kitchen, TimeProvider clock) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? Conditions.Deleted(breads.Delete(id, clock.GetUtcNow(), meant), b => BreadView.Of(b, glances.Of(b, kitchen)), b => b.Version);
 
     private static IResult Restore(Guid id, Breads breads) => Common.Done(breads.Restore(id));
 
@@ -63,5 +62,5 @@ public static class BreadEndpoints
         .. TagsOf(tags).SelectMany((t, i) => Common.CheckText($"tags[{i}]", t, 1, Common.LongestTag)),
     ];
 
-    private static List<Refusal> Check(BreadBody body, Larder larder) => [.. CheckWords(body.Name, body.About, body.Tags), .. Common.CheckSpec(body.Spec, larder)];
+    private static List<Refusal> Check(BreadBody body, Kitchen kitchen) => [.. CheckWords(body.Name, body.About, body.Tags), .. Common.CheckSpec(body.Spec, kitchen)];
 }

@@ -1,5 +1,4 @@
 using System.Text;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
 
@@ -19,14 +18,14 @@ public static class ClockEndpoints
 
     private static IResult Plan(ClockBody body, Clocks clocks)
     {
-        var (breads, refusals) = clocks.Resolve(body.Name, body.Spec);
-        return Problems.From([.. refusals, .. Common.CheckDay("madeFor", body.MadeFor)]) ?? Results.Ok(clocks.View(breads, Clocks.Of(body.Spec), body.MadeFor));
+        var breads = clocks.Resolve(body.Name, body.Spec);
+        return Problems.From([.. breads.Refusals, .. Common.CheckDay("madeFor", body.MadeFor)]) ?? Results.Ok(clocks.View(breads.Value!, breads.Value!.Clock, body.MadeFor));
     }
 
     private static IResult WhatIfs(ClockBody body, Clocks clocks)
     {
-        var (breads, refusals) = clocks.Resolve(body.Name, body.Spec);
-        return Problems.From([.. refusals, .. Common.CheckDay("madeFor", body.MadeFor)]) ?? Results.Ok(clocks.WhatIfs(breads, Clocks.Of(body.Spec), body.MadeFor));
+        var breads = clocks.Resolve(body.Name, body.Spec);
+        return Problems.From([.. breads.Refusals, .. Common.CheckDay("madeFor", body.MadeFor)]) ?? Results.Ok(clocks.WhatIfs(breads.Value!, body.MadeFor));
     }
 
     private static IResult Calendar(Guid id, Batches batches, Clocks clocks, bool alarms = false)
@@ -36,10 +35,12 @@ public static class ClockEndpoints
             return Results.NotFound();
         }
 
-        var (breads, refusals) = clocks.Resolve(batch.Name, batch.Spec);
-        return Problems.From(refusals) ?? Results.File(
-            Encoding.UTF8.GetBytes(TimetableCalendar.Of(batch, clocks.View(breads, Clocks.Of(batch.Spec), batch.MadeFor), alarms)),
-            "text/calendar; charset=utf-8",
-            alarms ? "alarms.ics" : "timetable.ics");
+        var found = clocks.Resolve(batch.Name, batch.Spec);
+        return found.Value is { } breads
+            ? Results.File(
+                Encoding.UTF8.GetBytes(TimetableCalendar.Of(batch, clocks.View(breads, breads.Clock, batch.MadeFor), alarms)),
+                "text/calendar; charset=utf-8",
+                alarms ? "alarms.ics" : "timetable.ics")
+            : Problems.From(found.Refusals)!;
     }
 }

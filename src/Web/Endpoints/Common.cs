@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -30,8 +29,8 @@ internal static class Common
     private const int FirstYear = 1970, LastYear = 2200;
 
     /// <summary>The refusals of a spec that lies inside a body.</summary>
-    public static IEnumerable<Refusal> CheckSpec(BatchSpec spec, Larder larder) =>
-        SpecCheck.Check(spec, larder).Select(r => r with { Field = $"spec.{r.Field}" });
+    public static IEnumerable<Refusal> CheckSpec(BatchSpec spec, Kitchen kitchen) =>
+        Planner.Check(spec, kitchen).Refusals.Select(r => r with { Field = $"spec.{r.Field}" });
 
     /// <summary>A file that is sent as the body; nothing when it is too big.</summary>
     public static async Task<byte[]?> FileOf(HttpRequest request)

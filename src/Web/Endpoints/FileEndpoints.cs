@@ -1,6 +1,5 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
 using Ystrata.Web.Live;
@@ -54,7 +53,7 @@ public static class FileEndpoints
         ? Results.Stream(body => KitchenFile.Write(body, whole.Of(bread), time.GetUtcNow()), "application/json; charset=utf-8", $"{ItemIds.FileName(bread.Name)}.json")
         : Results.NotFound();
 
-    private static async Task Read(HttpContext http, Kitchen store, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos, StagedFiles staged)
+    private static async Task Read(HttpContext http, KitchenDb store, CurrentKitchen current, Breads breads, Batches batches, Photos photos, StagedFiles staged)
     {
         var gone = http.RequestAborted;
         var staging = new Staging(store);
@@ -66,7 +65,7 @@ public static class FileEndpoints
             await http.Request.Body.CopyToAsync(file, gone);
             file.Position = 0;
             http.Response.ContentType = "application/x-ndjson";
-            var intake = new KitchenIntake(file, staging, kitchen, breads, batches, photos);
+            var intake = new KitchenIntake(file, staging, current, breads, batches, photos);
             var reading = intake.Begin(gone);
             try
             {
@@ -121,7 +120,7 @@ public static class FileEndpoints
     }
 
     private static IResult Take(
-        Guid id, HttpResponse response, Kitchen store, StagedFiles staged, Backups backups, KitchenLarder kitchen, RunningServices services, TimeProvider time, bool replace = false)
+        Guid id, HttpResponse response, KitchenDb store, StagedFiles staged, Backups backups, CurrentKitchen current, RunningServices services, TimeProvider time, bool replace = false)
     {
         using var staging = staged.Take(id);
         if (staging is null)
@@ -131,7 +130,7 @@ public static class FileEndpoints
 
         BackupFile? before = null;
         staging.Take(replace, () => before = backups.Make(time.GetUtcNow()));
-        kitchen.Anew();
+        current.Anew();
         services.Forget();
         response.OnCompleted(() => Task.Run(store.Settle));
         return Results.Ok(new RestoredView(before!));

@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -15,8 +14,8 @@ public sealed record ReverseBody(BatchSpec Spec, WantedLeaves Wanted);
 /// <param name="Limit">What an own time may be.</param>
 public sealed record HandTime(HandWork Work, Seconds Usual, Seconds? Own, Limit Limit)
 {
-    public static IReadOnlyList<HandTime> Of(Larder larder) =>
-        [.. HandTimes.Usual.Select(u => new HandTime(u.Key, u.Value, larder.Hands.Own.TryGetValue(u.Key, out var own) ? own : null, Range))];
+    public static IReadOnlyList<HandTime> Of(Kitchen kitchen) =>
+        [.. HandTimes.Usual.Select(u => new HandTime(u.Key, u.Value, kitchen.Hands.Own.TryGetValue(u.Key, out var own) ? own : null, Range))];
 
     internal static readonly Limit Range = new("time", HandTimes.Least.Value, HandTimes.Most.Value, Seconds.Unit);
 }
@@ -34,24 +33,25 @@ public static class FoldEndpoints
 
     public static void MapHands(this RouteGroupBuilder hands)
     {
-        hands.MapGet("", (KitchenLarder kitchen) => HandTime.Of(kitchen.Now)).WithName("handTimes").WithSummary("How long the hands take, each kind of work.");
+        hands.MapGet("", (CurrentKitchen current) => HandTime.Of(current.Now)).WithName("handTimes").WithSummary("How long the hands take, each kind of work.");
         hands.MapPut("", Change).WithName("changeHandTime").Produces<IReadOnlyList<HandTime>>();
     }
 
-    private static IResult Compare(CompareBody body, Larder larder)
+    private static IResult Compare(CompareBody body, Kitchen kitchen)
     {
-        List<Refusal> refusals = [.. Common.CheckSpec(body.Spec, larder)];
+        var batch = Planner.Check(body.Spec, kitchen);
+        List<Refusal> refusals = [.. batch.Refusals.Select(r => r with { Field = $"spec.{r.Field}" })];
         var count = body.Schools.Count + body.Programs.Count;
-        if (count > Core.Compare.Most)
+        if (count > Core.Lamination.Compare.Most)
         {
-            refusals.Add(new("schools", RefusalCode.TooMany, count, 1, Core.Compare.Most));
+            refusals.Add(new("schools", RefusalCode.TooMany, count, 1, Core.Lamination.Compare.Most));
         }
 
         refusals.AddRange(body.Schools.Select((id, i) => (id, i)).Where(s => !FoldPrograms.Ids.Contains(s.id))
             .Select(s => new Refusal($"schools[{s.i}]", RefusalCode.NotInList, Item: s.id)));
         if (refusals.Count == 0)
         {
-            refusals.AddRange(body.Programs.SelectMany((p, i) => SpecCheck.Check(body.Spec with { Sheet = p.Sheet, Fold = p.Fold }, larder)
+            refusals.AddRange(body.Programs.SelectMany((p, i) => Planner.Check(body.Spec with { Sheet = p.Sheet, Fold = p.Fold }, kitchen).Refusals
                 .Select(r => r with { Field = $"programs[{i}].{r.Field}" })));
         }
 
@@ -60,22 +60,25 @@ public static class FoldEndpoints
             return problem;
         }
 
-        var compare = new Compare(body.Spec, larder, larder.Learned);
+        var compare = new Compare(batch.Value!);
         return Results.Ok<IReadOnlyList<ComparedProgram>>([.. compare.Of(body.Programs), .. compare.OfSchools(body.Schools)]);
     }
 
-    private static IResult Find(ReverseBody body, Larder larder) =>
-        Problems.From([.. Common.CheckSpec(body.Spec, larder), .. body.Wanted.Check()])
-        ?? Results.Ok(Reverse.Find(body.Wanted, body.Spec, new(body.Spec, larder, larder.Learned)));
+    private static IResult Find(ReverseBody body, Kitchen kitchen)
+    {
+        var batch = Planner.Check(body.Spec, kitchen);
+        return Problems.From([.. batch.Refusals.Select(r => r with { Field = $"spec.{r.Field}" }), .. body.Wanted.Check()])
+            ?? Results.Ok(Reverse.Find(body.Wanted, new(batch.Value!)));
+    }
 
-    private static IResult Change(HandTimeBody body, KitchenLarder kitchen)
+    private static IResult Change(HandTimeBody body, CurrentKitchen current)
     {
         if (body.Time is { } time && !(time.Value >= HandTime.Range.Least && time.Value <= HandTime.Range.Most))
         {
             return Problems.From([new("time", RefusalCode.OutOfRange, time.Value, HandTime.Range.Least, HandTime.Range.Most, HandTime.Range.Unit)])!;
         }
 
-        kitchen.Change((pantry, at) => pantry.Keep(body.Work, body.Time, at));
-        return Results.Ok(HandTime.Of(kitchen.Now));
+        current.Change((pantry, at) => pantry.Keep(body.Work, body.Time, at));
+        return Results.Ok(HandTime.Of(current.Now));
     }
 }

@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Live;
 
@@ -30,7 +29,7 @@ public static class KeepingEndpoints
     {
         keeping.MapGet("", All).WithName("keeping").WithSummary("Backups, and how safely they lie.");
         keeping.MapGet("trash", Deleted).WithName("trash").Produces<IReadOnlyList<Trashed>>().WithSummary("What was deleted last first, in pages.");
-        keeping.MapPost("backups", Make).IsWhole().WithName("makeBackup").Produces<BackupFile>(201).WithSummary("Backs the kitchen up as it stands, while it runs.");
+        keeping.MapPost("backups", Make).IsWhole().WithName("makeBackup").Produces<BackupFile>(201).WithSummary("Backs the current up as it stands, while it runs.");
         keeping.MapPost("backups/bring", Bring)
             .IsWhole()
             .WithName("bringBackup")
@@ -41,16 +40,16 @@ public static class KeepingEndpoints
         keeping.MapGet("backups/{name}", Find).WithName("backup").Produces<Stream>(200, "application/vnd.sqlite3");
         keeping.MapDelete("backups/{name}", Delete).WithName("deleteBackup").Produces(204).ProducesProblem(409).WithSummary("Deletes one that was not made by itself, for good.");
         keeping.MapGet("backups/{name}/preview", Preview).IsDear().WithName("previewBackup").Produces<RestorePreview>().WithSummary("What a restore would change.");
-        keeping.MapPost("backups/{name}/restore", Restore).Tells(Place.Kitchen).IsWhole().WithName("restoreBackup").Produces<RestoredView>().WithSummary("Makes the kitchen what it was then, whole or not at all; how it is now is backed up first.");
+        keeping.MapPost("backups/{name}/restore", Restore).Tells(Place.Kitchen).IsWhole().WithName("restoreBackup").Produces<RestoredView>().WithSummary("Makes the current what it was then, whole or not at all; how it is now is backed up first.");
     }
 
-    private static KeepingView All(Kitchen kitchen, Backups backups, BackupsElsewhere elsewhere, TimeProvider time) => new(
+    private static KeepingView All(KitchenDb current, Backups backups, BackupsElsewhere elsewhere, TimeProvider time) => new(
         backups.All(),
         Backups.Kept,
         Backups.OthersKept,
         Trash.Days,
         backups.Damaged is not null,
-        Health.HasLittleRoom(kitchen),
+        Health.HasLittleRoom(current),
         elsewhere.Folder is { } there ? new(there, elsewhere.Newest, elsewhere.IsOld(time.GetUtcNow()), elsewhere.Trouble) : null);
 
     private static IResult Deleted(HttpContext http, Trash trash, Guid? after = null, int most = Pages.Usual) =>
@@ -111,12 +110,12 @@ public static class KeepingEndpoints
         }
     }
 
-    private static IResult Restore(string name, Backups backups, KitchenLarder kitchen, RunningServices services, TimeProvider time)
+    private static IResult Restore(string name, Backups backups, CurrentKitchen current, RunningServices services, TimeProvider time)
     {
         try
         {
             var before = backups.Restore(name, time.GetUtcNow());
-            kitchen.Anew();
+            current.Anew();
             services.Forget();
             return Results.Ok(new RestoredView(before));
         }

@@ -1,6 +1,5 @@
 using System.Text;
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
 
@@ -8,6 +7,7 @@ namespace Ystrata.Web.Endpoints;
 
 /// <summary>The larder and the rules of what goes where: everything a screen needs to offer only what can be worked.</summary>
 /// <param name="Kinds">For each place in a spec, the kinds of ingredient it takes.</param>
+/// <param name="UsualTraits">Of each kind of ingredient, where a line says nothing of its own.</param>
 /// <param name="Limits">For each number in a spec, its range.</param>
 /// <param name="Plain">What a new bread starts from.</param>
 /// <param name="PlainFilling">What a filling starts from.</param>
@@ -31,6 +31,7 @@ namespace Ystrata.Web.Endpoints;
 public sealed record LarderView(
     IReadOnlyCollection<Ingredient> Ingredients,
     IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds,
+    IReadOnlyList<KindTraits> UsualTraits,
     IReadOnlyList<Limit> Limits,
     IReadOnlyList<Limit> LogLimits,
     IReadOnlyList<Limit> ItemLimits,
@@ -55,6 +56,9 @@ public sealed record LarderView(
     IReadOnlyDictionary<string, string> VesselVersions,
     string UnitsVersion);
 
+/// <summary>What a line of a kind usually is, where nobody has said.</summary>
+public sealed record KindTraits(IngredientKind Kind, IReadOnlyList<Trait> Traits);
+
 /// <summary>What a larder file would do, or did.</summary>
 /// <param name="Taken">True when it was taken whole.</param>
 public sealed record ImportView(bool Taken, IReadOnlyList<string> Added, IReadOnlyList<string> Changed, int Same, IReadOnlyList<BadLine> Bad);
@@ -78,11 +82,12 @@ public static class LarderEndpoints
             .WithSummary("Reads a larder file. Without take=true it only says what would happen; with it, all lines are taken or none.");
     }
 
-    private static LarderView All(KitchenLarder kitchen, Pantry pantry) => kitchen.Alone(() => ViewOf(kitchen.Now, kitchen.Versions, pantry.Units()));
+    private static LarderView All(CurrentKitchen current, Pantry pantry) => current.Alone(() => ViewOf(current.Now, current.Versions, pantry.Units()));
 
-    private static LarderView ViewOf(Larder larder, IReadOnlyDictionary<string, string> versions, Units units) => new(
-        larder.All,
+    private static LarderView ViewOf(Kitchen kitchen, IReadOnlyDictionary<string, string> versions, Units units) => new(
+        kitchen.Larder.All,
         SpecPlaces.Kinds,
+        [.. Enum.GetValues<IngredientKind>().Select(k => new KindTraits(k, Core.Kitchens.UsualTraits.Of(k)))],
         SpecPlaces.Limits,
         [.. LogCheck.Limits, PacketSpec.EachLimit],
         IngredientCheck.Limits,
@@ -96,18 +101,18 @@ public static class LarderEndpoints
         ClockSpec.MostBeside,
         Problems.MostFileBytes,
         Parcel.Schools,
-            [.. Enum.GetValues<PanKind>().Select(Cookware.Of)],
-            LookFrom.All,
+        [.. Enum.GetValues<PanKind>().Select(Cookware.Of)],
+        LookFrom.All,
         FillingCheck.MostParts,
         FillingCheck.MostSteps,
         Schools.All,
-        larder.Measuring.Own,
+        kitchen.Measures.Own,
         units,
         versions,
-        larder.Measuring.Own.ToDictionary(v => v.Id, Versions.Of),
+        kitchen.Measures.Own.ToDictionary(v => v.Id, Versions.Of),
         Versions.Of(units));
 
-    private static IResult ChangeUnits(Units body, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen, Pantry pantry)
+    private static IResult ChangeUnits(Units body, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current, Pantry pantry)
     {
         if (Conditions.Refuse(ifMatch, out var meant) is { } unsaid)
         {
@@ -119,12 +124,12 @@ public static class LarderEndpoints
             return problem;
         }
 
-        return kitchen.Alone(() =>
+        return current.Alone(() =>
         {
             var stands = pantry.Units();
             if (meant.For(Versions.Of(stands)))
             {
-                kitchen.Change((p, _) => p.Keep(body));
+                current.Change((p, _) => p.Keep(body));
                 return Conditions.Tagged(Results.Ok(body), Versions.Of(body));
             }
 
@@ -133,62 +138,62 @@ public static class LarderEndpoints
     }
 
     // The id is the path's or made from the name, and where it comes from is the kitchen's to say.
-    private static IResult Add(Ingredient body, KitchenLarder kitchen) => kitchen.Alone(() =>
+    private static IResult Add(Ingredient body, CurrentKitchen current) => current.Alone(() =>
     {
         if (!Guid.TryParse(body.Id, out var sent))
         {
-            return Keep(ItemIds.New(body.Name, taken => kitchen.Now.TryGet(taken, out _)), body, kitchen);
+            return Keep(ItemIds.New(body.Name, taken => current.Now.TryGet(taken, out _)), body, current);
         }
 
         var id = ItemIds.From(body.Name, sent);
-        return kitchen.Now.TryGet(id, out var there)
-            ? Conditions.Again(there!.Origin == Origin.Gone ? null : there, Versions.Of(Item(id, body, kitchen.Now)), i => i, Versions.Of)
-            : Keep(id, body, kitchen);
+        return current.Now.TryGet(id, out var there)
+            ? Conditions.Again(there!.Origin == Origin.Gone ? null : there, Versions.Of(Item(id, body, current.Now.Larder)), i => i, Versions.Of)
+            : Keep(id, body, current);
     });
 
-    private static IResult Change(string id, Ingredient body, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
-        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
-            !kitchen.Now.TryGet(id, out var there) || there!.Origin == Origin.Gone ? Results.NotFound()
-            : meant.For(Versions.Of(there)) ? Keep(id, body, kitchen, added: false)
+    private static IResult Change(string id, Ingredient body, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? current.Alone(() =>
+            !current.Now.TryGet(id, out var there) || there!.Origin == Origin.Gone ? Results.NotFound()
+            : meant.For(Versions.Of(there)) ? Keep(id, body, current, added: false)
             : Conditions.Stale(there, Versions.Of(there)));
 
-    private static IResult Keep(string id, Ingredient body, KitchenLarder kitchen, bool added = true)
+    private static IResult Keep(string id, Ingredient body, CurrentKitchen current, bool added = true)
     {
-        var item = Item(id, body, kitchen.Now);
-        if (Problems.From(IngredientCheck.Check(item, kitchen.Now)) is { } problem)
+        var item = Item(id, body, current.Now.Larder);
+        if (Problems.From(IngredientCheck.Check(item, current.Now.Larder)) is { } problem)
         {
             return problem;
         }
 
-        kitchen.Change((pantry, at) => pantry.Keep([item], at));
-        var now = kitchen.Now[id];
+        current.Change((pantry, at) => pantry.Keep([item], at));
+        var now = current.Now[id];
         return Conditions.Tagged(added ? Results.Created($"/api/larder/items/{id}", now) : Results.Ok(now), Versions.Of(now));
     }
 
     private static Ingredient Item(string id, Ingredient body, Larder larder) =>
         larder.Settled(body with { Id = id, Name = body.Name.Trim(), Note = body.Note.Trim(), Allergens = [.. body.Allergens.Distinct()], Origin = Origin.Own });
 
-    private static IResult Delete(string id, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
-        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
-            !kitchen.Now.TryGet(id, out var there) ? Results.NotFound()
-            : meant.For(Versions.Of(there!)) ? Common.Done(kitchen.Change((pantry, at) => pantry.Delete(id, at)))
+    private static IResult Delete(string id, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? current.Alone(() =>
+            !current.Now.TryGet(id, out var there) ? Results.NotFound()
+            : meant.For(Versions.Of(there!)) ? Common.Done(current.Change((pantry, at) => pantry.Delete(id, at)))
             : Conditions.Stale(there!, Versions.Of(there!)));
 
-    private static IResult Restore(string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((pantry, _) => pantry.Restore(id)));
+    private static IResult Restore(string id, CurrentKitchen current) => Common.Done(current.Change((pantry, _) => pantry.Restore(id)));
 
-    private static IResult Export(KitchenLarder kitchen, TimeProvider clock) => Results.File(
-        Encoding.UTF8.GetBytes(LarderCsv.Write(kitchen.Now.All.Where(i => i.Origin != Origin.Gone))),
+    private static IResult Export(CurrentKitchen current, TimeProvider clock) => Results.File(
+        Encoding.UTF8.GetBytes(LarderCsv.Write(current.Now.Larder.All.Where(i => i.Origin != Origin.Gone))),
         "text/csv; charset=utf-8",
         $"ystrata-larder-{clock.GetUtcNow():yyyy-MM-dd}.csv");
 
-    private static async Task<IResult> Import(HttpRequest request, KitchenLarder kitchen, bool take = false)
+    private static async Task<IResult> Import(HttpRequest request, CurrentKitchen current, bool take = false)
     {
         if (await Common.FileOf(request) is not { } bytes)
         {
             return Results.StatusCode(413);
         }
 
-        var file = LarderCsv.Read(bytes, kitchen.Now);
+        var file = LarderCsv.Read(bytes, current.Now.Larder);
         if (file.Problem is { } problem)
         {
             return Problems.From([problem])!;
@@ -197,7 +202,7 @@ public static class LarderEndpoints
         var takes = take && file.Bad.Count == 0;
         if (takes)
         {
-            kitchen.Change((pantry, at) => pantry.Keep([.. file.Added, .. file.Changed], at));
+            current.Change((pantry, at) => pantry.Keep([.. file.Added, .. file.Changed], at));
         }
 
         return Results.Ok(new ImportView(takes, [.. file.Added.Select(i => i.Name)], [.. file.Changed.Select(i => i.Name)], file.Same, file.Bad));

@@ -1,6 +1,5 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Endpoints;
@@ -21,30 +20,30 @@ public static class LearnedEndpoints
         learned.MapPut("", Say).WithName("useLearned").Produces<IReadOnlyList<LearnedView>>().WantsVersion<IReadOnlyList<LearnedView>>().WithSummary("Says whether plans use a figure, or begins it anew.");
     }
 
-    private static IReadOnlyList<LearnedView> All(Record record, KitchenLarder kitchen) =>
-        [.. record.Figures(kitchen.Now).Select(f => new LearnedView(f, record.Said(f.Kind, f.Of).Version))];
+    private static IReadOnlyList<LearnedView> All(Record record, CurrentKitchen current) =>
+        [.. record.Figures(current.Now).Select(f => new LearnedView(f, record.Said(f.Kind, f.Of).Version))];
 
     /// <param name="after">Kind and what it is of, of the last figure of the page before: thirst:flour-white.</param>
-    private static IResult Figures(HttpContext http, Record record, KitchenLarder kitchen, string? after = null, int most = Pages.Usual) =>
-        Pages.OfAll(http, after, most, All(record, kitchen), v => $"{JsonNamingPolicy.CamelCase.ConvertName(v.Figure.Kind.ToString())}:{v.Figure.Of}", v => v);
+    private static IResult Figures(HttpContext http, Record record, CurrentKitchen current, string? after = null, int most = Pages.Usual) =>
+        Pages.OfAll(http, after, most, All(record, current), v => $"{JsonNamingPolicy.CamelCase.ConvertName(v.Figure.Kind.ToString())}:{v.Figure.Of}", v => v);
 
-    private static IResult Say(LearnedBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Record record, KitchenLarder kitchen, TimeProvider clock)
+    private static IResult Say(LearnedBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Record record, CurrentKitchen current, TimeProvider clock)
     {
         if (Conditions.Refuse(ifMatch, out var meant) is { } unsaid)
         {
             return unsaid;
         }
 
-        if (!Learning.Knows(body.Kind, body.Of, kitchen.Now))
+        if (!LearnedFigures.Knows(body.Kind, body.Of, current.Now))
         {
             return Problems.From([new("of", RefusalCode.NotInList, Item: body.Of)])!;
         }
 
-        return kitchen.Learn(() =>
+        return current.Learn(() =>
         {
             if (record.Said(body.Kind, body.Of) is var stands && !meant.For(stands.Version))
             {
-                return Conditions.Stale(All(record, kitchen), stands.Version);
+                return Conditions.Stale(All(record, current), stands.Version);
             }
 
             record.Use(body.Kind, body.Of, body.Used);
@@ -53,7 +52,7 @@ public static class LearnedEndpoints
                 record.Forget(body.Kind, body.Of, forget ? clock.GetUtcNow() : null);
             }
 
-            return Conditions.Tagged(Results.Ok(All(record, kitchen)), record.Said(body.Kind, body.Of).Version);
+            return Conditions.Tagged(Results.Ok(All(record, current)), record.Said(body.Kind, body.Of).Version);
         });
     }
 }

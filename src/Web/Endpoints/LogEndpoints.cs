@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Text;
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
 using Ystrata.Web.Live;
@@ -71,11 +70,11 @@ public static class LogEndpoints
         ? new(new(at, TimeSpan.Zero), guid)
         : null;
 
-    private static IResult Find(Guid id, Logbook log, Larder larder) =>
-        log.Find(id) is { } entry ? Conditions.Tagged(Results.Ok(LogView.Of(entry, larder)), entry.Version) : Results.NotFound();
+    private static IResult Find(Guid id, Logbook log, Kitchen kitchen) =>
+        log.Find(id) is { } entry ? Conditions.Tagged(Results.Ok(LogView.Of(entry, kitchen)), entry.Version) : Results.NotFound();
 
     // The entry keeps the spec the batch has now, and what was planned: what is changed later does not change the record.
-    private static IResult Add(LogBody body, Logbook log, Batches batches, Photos photos, KitchenLarder kitchen, TimeProvider clock)
+    private static IResult Add(LogBody body, Logbook log, Batches batches, Photos photos, CurrentKitchen current, TimeProvider clock)
     {
         var batch = batches.Find(body.BatchId);
         var refusals = Check(body, photos);
@@ -89,16 +88,16 @@ public static class LogEndpoints
             return problem;
         }
 
-        var larder = kitchen.Taught;
-        var planned = SpecCheck.Check(batch!.Spec, larder).Count == 0 ? Planned.Before(batch.Spec, larder) : null;
+        var kitchen = current.Taught;
+        var planned = Planned.Before(batch!.Spec, kitchen);
         var entry = new LogEntry(
             body.Id ?? Guid.CreateVersion7(), body.BatchId, batch.Spec, body.CookedAt, body.Outcome, clock.GetUtcNow(), batch.Name, batch.BreadId, planned, body.PhotoId);
-        return kitchen.Learn(() => log.Add(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now)))
-            ? Conditions.Tagged(Results.Created($"/api/log/{entry.Id}", LogView.Of(entry, larder)), entry.Version)
-            : Conditions.Again(log.Find(entry.Id), entry.Version, e => LogView.Of(e, larder), e => e.Version);
+        return current.Learn(() => log.Add(entry, Lessons.Of(entry.Spec, entry.Outcome, current.Now)))
+            ? Conditions.Tagged(Results.Created($"/api/log/{entry.Id}", LogView.Of(entry, kitchen)), entry.Version)
+            : Conditions.Again(log.Find(entry.Id), entry.Version, e => LogView.Of(e, kitchen), e => e.Version);
     }
 
-    private static IResult Change(Guid id, LogBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Logbook log, Photos photos, KitchenLarder kitchen, TimeProvider clock)
+    private static IResult Change(Guid id, LogBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, Logbook log, Photos photos, CurrentKitchen current, TimeProvider clock)
     {
         if (Conditions.Refuse(ifMatch, out var meant) is { } unsaid)
         {
@@ -116,17 +115,17 @@ public static class LogEndpoints
         }
 
         var entry = before with { CookedAt = body.CookedAt, Outcome = body.Outcome, PhotoId = body.PhotoId, ChangedAt = clock.GetUtcNow() };
-        var kept = kitchen.Learn(() => log.Change(entry, Lessons.Of(entry.Spec, entry.Outcome, kitchen.Now), meant));
-        return Conditions.Changed(kept, e => LogView.Of(e, kitchen.Taught), e => e.Version);
+        var kept = current.Learn(() => log.Change(entry, Lessons.Of(entry.Spec, entry.Outcome, current.Now), meant));
+        return Conditions.Changed(kept, e => LogView.Of(e, current.Taught), e => e.Version);
     }
 
-    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Logbook log, KitchenLarder kitchen, TimeProvider clock) =>
+    private static IResult Delete(Guid id, [FromHeader(Name = Conditions.Header)] string? ifMatch, Logbook log, CurrentKitchen current, TimeProvider clock) =>
         Conditions.Refuse(ifMatch, out var meant)
-        ?? Conditions.Deleted(kitchen.Learn(() => log.Delete(id, clock.GetUtcNow(), meant)), e => LogView.Of(e, kitchen.Taught), e => e.Version);
+        ?? Conditions.Deleted(current.Learn(() => log.Delete(id, clock.GetUtcNow(), meant)), e => LogView.Of(e, current.Taught), e => e.Version);
 
-    private static IResult Restore(Guid id, Logbook log, KitchenLarder kitchen) => Common.Done(kitchen.Learn(() => log.Restore(id)));
+    private static IResult Restore(Guid id, Logbook log, CurrentKitchen current) => Common.Done(current.Learn(() => log.Restore(id)));
 
-    private static IResult Explain(ExplainBody body, Logbook log, Batches batches, Larder larder)
+    private static IResult Explain(ExplainBody body, Logbook log, Batches batches, Kitchen kitchen)
     {
         if (Problems.From([.. LogCheck.Check(body.Outcome).Select(r => r with { Field = $"outcome.{r.Field}" })]) is { } problem)
         {
@@ -136,20 +135,17 @@ public static class LogEndpoints
         var spec = body.EntryId is { } entry ? log.Find(entry)?.Spec : body.BatchId is { } batch ? batches.Find(batch)?.Spec : null;
         return spec is null
             ? Results.NotFound()
-            // A larder that was changed since can make it unworkable: then nothing can be convicted.
-            : Results.Ok(SpecCheck.Check(spec, larder).Count > 0
-                ? [.. (body.Outcome.Faults ?? []).Select(s => new Complaint(s, []))]
-                : FaultStage.Explain(spec, body.Outcome, body.Outcome.Faults ?? [], larder, larder.Learned));
+            : Results.Ok(FaultStage.Explain(spec, body.Outcome, body.Outcome.Faults ?? [], kitchen));
     }
 
-    private static IResult Compare(Guid[] id, Logbook log, Larder larder)
+    private static IResult Compare(Guid[] id, Logbook log, Kitchen kitchen)
     {
         if (id.Length is < Comparison.Least or > Comparison.Most || id.Distinct().Count() != id.Length)
         {
             return Problems.From([new("id", RefusalCode.OutOfRange, id.Distinct().Count(), Comparison.Least, Comparison.Most)])!;
         }
 
-        var views = id.Select(i => log.Find(i) is { } e ? (Entry: e, LogView.Of(e, larder).Planned) : default).ToList();
+        var views = id.Select(i => log.Find(i) is { } e ? (Entry: e, LogView.Of(e, kitchen).Planned) : default).ToList();
         if (views.Any(v => v.Planned is null))
         {
             return Results.NotFound();
@@ -172,7 +168,7 @@ public static class LogEndpoints
         "text/csv; charset=utf-8",
         $"ystrata-log-{clock.GetUtcNow():yyyy-MM-dd}.csv");
 
-    private static async Task<IResult> Import(HttpRequest request, Logbook log, Batches batches, KitchenLarder kitchen, TimeProvider clock, bool take = false)
+    private static async Task<IResult> Import(HttpRequest request, Logbook log, Batches batches, CurrentKitchen current, TimeProvider clock, bool take = false)
     {
         if (await Common.FileOf(request) is not { } bytes)
         {
@@ -189,10 +185,10 @@ public static class LogEndpoints
         var takes = take && file.Bad.Count == 0;
         if (takes)
         {
-            LogRecord Kept(LogEntry e) => new(e with { ChangedAt = now }, Lessons.Of(e.Spec, e.Outcome, kitchen.Now));
-            var added = file.Added.Select(e => Kept(e with { Planned = SpecCheck.Check(e.Spec, kitchen.Taught).Count == 0 ? Planned.Before(e.Spec, kitchen.Taught) : null })).ToList();
+            LogRecord Kept(LogEntry e) => new(e with { ChangedAt = now }, Lessons.Of(e.Spec, e.Outcome, current.Now));
+            var added = file.Added.Select(e => Kept(e with { Planned = Planned.Before(e.Spec, current.Taught) })).ToList();
             var changed = file.Changed.Select(Kept).ToList();
-            kitchen.Learn(() =>
+            current.Learn(() =>
             {
                 log.Keep(added, changed);
                 return true;

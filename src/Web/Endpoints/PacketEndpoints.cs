@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -12,17 +11,17 @@ public static class PacketEndpoints
     public static void MapPackets(this RouteGroupBuilder packets) =>
         packets.MapPost("", Of).WithName("packets").Produces<PacketSheet>().WithSummary("What stands on the packets of a batch: pieces, weight, use by, how it is cooked from there, allergens.");
 
-    private static IResult Of(PacketBody body, Larder larder)
+    private static IResult Of(PacketBody body, Kitchen kitchen)
     {
         var (each, made, limit) = (body.Packet.Each, body.Packet.Made, PacketSpec.EachLimit);
         List<Refusal> refusals =
         [
-            .. Common.CheckSpec(body.Spec, larder),
+            .. Common.CheckSpec(body.Spec, kitchen),
             .. each < limit.Least || each > limit.Most ? [new(limit.Field, RefusalCode.OutOfRange, each, limit.Least, limit.Most)] : Array.Empty<Refusal>(),
             .. made < First || made > Last ? [new("packet.made", RefusalCode.OutOfRange, made.Year, First.Year, Last.Year)] : Array.Empty<Refusal>(),
             // A batter cannot be put away raw.
             .. body.Spec.Dough.Feel == Feel.Batter && body.Packet.State is PacketState.RawChilled or PacketState.RawFrozen ? [new("packet.state", RefusalCode.FrozenBatter)] : Array.Empty<Refusal>(),
         ];
-        return Problems.From(refusals) ?? Results.Ok(Packets.Of(body.Spec, body.Packet, larder));
+        return Problems.From(refusals) ?? Problems.Or(PacketStage.Of(body.Spec, body.Packet, kitchen));
     }
 }

@@ -1,4 +1,3 @@
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Live;
 
@@ -30,9 +29,9 @@ public static class PanEndpoints
         practice.MapGet("scores", Newest).WithName("practiceScores").Produces<IReadOnlyList<PracticeScore>>().WithSummary("Rounds played last first, in pages.");
     }
 
-    private static IResult Compare(PansBody body, Larder larder)
+    private static IResult Compare(PansBody body, Kitchen kitchen)
     {
-        List<Refusal> refusals = [.. Common.CheckSpec(body.Spec, larder)];
+        List<Refusal> refusals = [.. Common.CheckSpec(body.Spec, kitchen)];
         if (body.Pans.Count is 0 or > MostPans)
         {
             refusals.Add(new("pans", RefusalCode.TooMany, body.Pans.Count, 1, MostPans));
@@ -40,13 +39,13 @@ public static class PanEndpoints
 
         refusals.AddRange(body.Pans.SelectMany((p, i) => p is null ? [new Refusal($"pans[{i}]", RefusalCode.Missing)] : p.Check($"pans[{i}]")));
         return Problems.From(refusals) ?? Results.Ok<IReadOnlyList<PanSheet>>(
-            [.. body.Pans.Select(p => Planner.Plan(body.Spec with { Pan = body.Spec.Pan with { On = p, Own = null } }, larder, larder.Learned).Pan)]);
+            [.. body.Pans.Select(p => Planner.Plan(body.Spec with { Pan = body.Spec.Pan with { On = p, Own = null } }, kitchen).Value!.Pan)]);
     }
 
     private static IResult Newest(HttpContext http, PracticeScores scores, Guid? after = null, int most = Pages.Usual) =>
         Pages.Of(http, after?.ToString(), most, count => scores.Newest(count, after), s => s.Id.ToString(), s => s);
 
-    private static IResult Play(PracticeBody body) => Problems.From([.. Refused(body)]) ?? Results.Ok(Practice.Play(body.Seed, body.Turns, body.Lift));
+    private static IResult Play(PracticeBody body) => Problems.From([.. Refused(body)]) ?? Results.Ok(Trainer.Play(body.Seed, body.Turns, body.Lift));
 
     private static IResult Keep(PracticeBody body, PracticeScores scores, TimeProvider clock)
     {
@@ -61,7 +60,7 @@ public static class PanEndpoints
             return problem;
         }
 
-        var end = Practice.Play(body.Seed, body.Turns, body.Lift).End!;
+        var end = Trainer.Play(body.Seed, body.Turns, body.Lift).End!;
         var score = new PracticeScore(body.Id ?? Guid.CreateVersion7(), body.Seed, clock.GetUtcNow(), end.Score, body.Turns, body.Lift!.Value);
         // A score is never changed: one by this id is this one, sent again.
         return scores.Add(score) ? Results.Created($"/api/practice/scores/{score.Id}", score) : Results.Ok(score);
@@ -69,9 +68,9 @@ public static class PanEndpoints
 
     private static IEnumerable<Refusal> Refused(PracticeBody body)
     {
-        if (body.Turns.Count > Practice.MostTurns)
+        if (body.Turns.Count > Trainer.MostTurns)
         {
-            yield return new("turns", RefusalCode.TooMany, body.Turns.Count, 0, Practice.MostTurns);
+            yield return new("turns", RefusalCode.TooMany, body.Turns.Count, 0, Trainer.MostTurns);
             yield break;
         }
 
@@ -79,9 +78,9 @@ public static class PanEndpoints
         foreach (var (at, field) in body.Turns.Select((t, i) => (t, $"turns[{i}]")).Concat(body.Lift is { } lift ? [(lift, "lift")] : []))
         {
             // Each comes after the one before, and nobody waits for ever.
-            if (at <= before || at - before > Practice.Longest)
+            if (at <= before || at - before > Trainer.Longest)
             {
-                yield return new(field, RefusalCode.OutOfRange, at, before + 1, before + Practice.Longest, Seconds.Unit);
+                yield return new(field, RefusalCode.OutOfRange, at, before + 1, before + Trainer.Longest, Seconds.Unit);
                 yield break;
             }
 

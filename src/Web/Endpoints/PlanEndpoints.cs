@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -7,6 +6,6 @@ public static class PlanEndpoints
     public static void MapPlan(this RouteGroupBuilder plan) =>
         plan.MapPost("", Plan).WithName("plan").Produces<BatchSheet>().WithSummary("Works a batch out; keeps nothing.");
 
-    private static IResult Plan(BatchSpec spec, Larder larder) =>
-        Problems.From(SpecCheck.Check(spec, larder)) ?? Results.Ok(Planner.Plan(spec, larder, larder.Learned));
+    private static IResult Plan(BatchSpec spec, Kitchen kitchen) =>
+        Problems.Or(Planner.Plan(spec, kitchen));
 }

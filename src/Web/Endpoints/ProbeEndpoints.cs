@@ -1,4 +1,3 @@
-using Ystrata.Core;
 using Ystrata.Instruments;
 
 namespace Ystrata.Web.Endpoints;

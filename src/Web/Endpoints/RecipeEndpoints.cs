@@ -1,5 +1,4 @@
 using System.Text.Json;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Files;
 
@@ -18,29 +17,27 @@ public static class RecipeEndpoints
         recipes.MapPost("", Read).WithName("readRecipe").Produces<RecipeRead>().WithSummary("A recipe as a bread, with what could not be understood; keeps nothing.");
     }
 
-    private static IResult Write(Guid id, Breads breads, Larder larder)
+    private static IResult Write(Guid id, Breads breads, Kitchen kitchen)
     {
         if (breads.Find(id) is not { } bread)
         {
             return Results.NotFound();
         }
 
-        return SpecCheck.Check(bread.Spec, larder) is { Count: > 0 } refusals
-            ? Problems.From(refusals)!
-            : Results.File(
-                JsonSerializer.SerializeToUtf8Bytes(RecipeFile.Write(bread, Planner.Plan(bread.Spec, larder, larder.Learned), larder)),
-                "application/ld+json; charset=utf-8",
-                $"{ItemIds.FileName(bread.Name)}.jsonld");
+        var plan = Planner.Plan(bread.Spec, kitchen);
+        return plan.Value is { } sheet
+            ? Results.File(JsonSerializer.SerializeToUtf8Bytes(RecipeFile.Write(bread, sheet, kitchen)), "application/ld+json; charset=utf-8", $"{ItemIds.FileName(bread.Name)}.jsonld")
+            : Problems.From(plan.Refusals)!;
     }
 
-    private static IResult Read(RecipeBody body, Larder larder)
+    private static IResult Read(RecipeBody body, Kitchen kitchen)
     {
         try
         {
             var (text, own) = RecipeFile.Read(body.File);
-            return Results.Ok(own is not null && SpecCheck.Check(own, larder).Count == 0
+            return Results.Ok(own is not null && Planner.Check(own, kitchen).Value is not null
                 ? new RecipeRead(text.Name, text.About, text.Tags, own, [], [], [])
-                : RecipeReader.Read(text, larder, body.Settled ?? []));
+                : RecipeReader.Read(text, kitchen, body.Settled ?? []));
         }
         catch (FileException e)
         {

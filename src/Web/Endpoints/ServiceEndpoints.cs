@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Live;
 
@@ -52,18 +51,18 @@ public static class ServiceEndpoints
             return Problems.From([new("batchId", RefusalCode.Missing)])!;
         }
 
-        var (breads, refusals) = clocks.Resolve(batch.Name, batch.Spec);
-        if (Problems.From(refusals) is { } problem)
+        var found = clocks.Resolve(batch.Name, batch.Spec);
+        if (found.Value is not { } breads)
         {
-            return problem;
+            return Problems.From(found.Refusals)!;
         }
 
-        var clock = Clocks.Of(batch.Spec);
+        var clock = breads.Clock;
         var now = time.GetUtcNow();
         // A table that has gone by, or that is counted forwards to, is where the work will end.
         var table = clock.By == ClockBy.Table && batch.MadeFor > now ? batch.MadeFor : clocks.View(breads, clock with { By = ClockBy.Soonest }, now).Table;
         var (service, begun) = services.Begin(new(
-            body.Id ?? Guid.CreateVersion7(), batch.Id, batch.Name, new(clocks.Counted(breads), clock, new(Math.Round(Math.Min((table - now).TotalSeconds, Service.LongestAhead)))), now, null));
+            body.Id ?? Guid.CreateVersion7(), batch.Id, batch.Name, new(breads.Counted(), clock, new(Math.Round(Math.Min((table - now).TotalSeconds, Service.LongestAhead)))), now, null));
         return begun ? Results.Created($"/api/services/{service.Id}", service.View()) : Results.Ok(service.View());
     }
 

@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Mvc;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Endpoints;
@@ -24,22 +23,22 @@ public static class VesselEndpoints
         vessels.MapPost("", Add).WithName("addVessel").CountsOnce<Vessel>().WithSummary("A cup, glass, ladle or handful of the cook's own, from one weighing.");
         vessels.MapPut("{id}", Change).WithName("changeVessel").Produces<Vessel>().WantsVersion<Vessel>();
         vessels.MapDelete("{id}", Delete).WithName("deleteVessel").Produces(204).WantsVersion<Vessel>();
-        vessels.MapPost("{id}/restore", (string id, KitchenLarder kitchen) => Common.Done(kitchen.Change((p, _) => p.RestoreVessel(id)))).WithName("restoreVessel").Produces(204);
+        vessels.MapPost("{id}/restore", (string id, CurrentKitchen current) => Common.Done(current.Change((p, _) => p.RestoreVessel(id)))).WithName("restoreVessel").Produces(204);
     }
 
     public static void MapMeasure(this RouteGroupBuilder measure) =>
         measure.MapPost("", Read).WithName("readAmount").WithSummary("Reads what people type: 1½ cup scooped, 3 tbsp, a glass, 7 oz.");
 
-    private static AmountRead Read(MeasureBody body, Larder larder) =>
+    private static AmountRead Read(MeasureBody body, Kitchen kitchen) =>
         body.Text.Length > LongestText ? new(null, AmountTrouble.NotRead)
-        : larder.TryGet(body.Item, out var item) ? AmountReader.Read(body.Text, item!, larder.Measuring, body.Ounces)
+        : kitchen.TryGet(body.Item, out var item) ? AmountReader.Read(body.Text, item!, kitchen.Measures, body.Ounces)
         : new(null, AmountTrouble.NotRead, body.Item);
 
-    private static IResult Add(VesselBody body, KitchenLarder kitchen) => kitchen.Alone(() =>
+    private static IResult Add(VesselBody body, CurrentKitchen current) => current.Alone(() =>
     {
-        var vessel = ToVessel((body.Id ?? Guid.CreateVersion7()).ToString("N"), body, kitchen.Now, out var refusals);
-        var there = kitchen.Now.Measuring.Own.FirstOrDefault(v => v.Id == vessel.Id);
-        if (there is null && kitchen.Now.Measuring.Own.Count >= MostVessels)
+        var vessel = ToVessel((body.Id ?? Guid.CreateVersion7()).ToString("N"), body, current.Now, out var refusals);
+        var there = current.Now.Measures.Own.FirstOrDefault(v => v.Id == vessel.Id);
+        if (there is null && current.Now.Measures.Own.Count >= MostVessels)
         {
             refusals.Add(new("name", RefusalCode.TooMany, MostVessels + 1, 0, MostVessels));
         }
@@ -54,14 +53,14 @@ public static class VesselEndpoints
             return Conditions.Again(there, Versions.Of(vessel), v => v, Versions.Of);
         }
 
-        kitchen.Change((p, at) => p.Keep(vessel, at));
+        current.Change((p, at) => p.Keep(vessel, at));
         return Conditions.Tagged(Results.Created($"/api/vessels/{vessel.Id}", vessel), Versions.Of(vessel));
     });
 
-    private static IResult Change(string id, VesselBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
-        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
+    private static IResult Change(string id, VesselBody body, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? current.Alone(() =>
         {
-            if (kitchen.Now.Measuring.Own.FirstOrDefault(v => v.Id == id) is not { } there)
+            if (current.Now.Measures.Own.FirstOrDefault(v => v.Id == id) is not { } there)
             {
                 return Results.NotFound();
             }
@@ -71,31 +70,31 @@ public static class VesselEndpoints
                 return Conditions.Stale(there, Versions.Of(there));
             }
 
-            var vessel = ToVessel(id, body, kitchen.Now, out var refusals);
+            var vessel = ToVessel(id, body, current.Now, out var refusals);
             if (Problems.From(refusals) is { } problem)
             {
                 return problem;
             }
 
-            kitchen.Change((p, at) => p.Keep(vessel, at));
+            current.Change((p, at) => p.Keep(vessel, at));
             return Conditions.Tagged(Results.Ok(vessel), Versions.Of(vessel));
         });
 
-    private static IResult Delete(string id, [FromHeader(Name = Conditions.Header)] string? ifMatch, KitchenLarder kitchen) =>
-        Conditions.Refuse(ifMatch, out var meant) ?? kitchen.Alone(() =>
-            kitchen.Now.Measuring.Own.FirstOrDefault(v => v.Id == id) is not { } there ? Results.NotFound()
-            : meant.For(Versions.Of(there)) ? Common.Done(kitchen.Change((p, at) => p.DeleteVessel(id, at)))
+    private static IResult Delete(string id, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current) =>
+        Conditions.Refuse(ifMatch, out var meant) ?? current.Alone(() =>
+            current.Now.Measures.Own.FirstOrDefault(v => v.Id == id) is not { } there ? Results.NotFound()
+            : meant.For(Versions.Of(there)) ? Common.Done(current.Change((p, at) => p.DeleteVessel(id, at)))
             : Conditions.Stale(there, Versions.Of(there)));
 
-    private static Vessel ToVessel(string id, VesselBody body, Larder larder, out List<Refusal> refusals)
+    private static Vessel ToVessel(string id, VesselBody body, Kitchen kitchen, out List<Refusal> refusals)
     {
         refusals = [.. Common.CheckText("name", body.Name, 1, LongestName)];
-        if (larder.Measuring.Own.Any(v => v.Id != id && v.Name.Equals(body.Name.Trim(), StringComparison.OrdinalIgnoreCase)))
+        if (kitchen.Measures.Own.Any(v => v.Id != id && v.Name.Equals(body.Name.Trim(), StringComparison.OrdinalIgnoreCase)))
         {
             refusals.Add(new("name", RefusalCode.NameTaken, Item: body.Name.Trim()));
         }
 
-        if (!larder.TryGet(body.Item, out var item))
+        if (!kitchen.TryGet(body.Item, out var item))
         {
             refusals.Add(new("item", RefusalCode.UnknownIngredient, Item: body.Item));
             return new(id, body.Name, default);

@@ -1,5 +1,4 @@
 using CsvHelper.Configuration.Attributes;
-using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
 

@@ -4,7 +4,6 @@ using System.Text;
 using CsvHelper;
 using CsvHelper.Configuration;
 using CsvHelper.TypeConversion;
-using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
 

@@ -1,6 +1,5 @@
 using System.Reflection;
 using CsvHelper;
-using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
 

@@ -48,7 +48,7 @@ public static class ItemIds
     private static string Worded(string name)
     {
         var words = new StringBuilder();
-        foreach (var c in Store.Folding.Of(Core.Digits.Plain(name)))
+        foreach (var c in Store.Folding.Of(Digits.Plain(name)))
         {
             if (IsLetter(c) || char.IsAsciiDigit(c))
             {

@@ -1,12 +1,11 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Files;
 
 /// <summary>Sets a kitchen's file up beside the kitchen: reads it, has every record checked, and keeps nothing of a file in which one cannot be taken.</summary>
-internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder kitchen, Breads breads, Batches batches, Photos photos)
+internal sealed class KitchenIntake(Stream file, Staging staging, CurrentKitchen current, Breads breads, Batches batches, Photos photos)
 {
     /// <summary>Bad records that are told of at once.</summary>
     public const int MostBad = 20;
@@ -17,7 +16,7 @@ internal sealed class KitchenIntake(Stream file, Staging staging, KitchenLarder 
     // As large as a handful grows.
     private const int HandfulBytes = 100_000;
 
-    private readonly RecordCheck check = new(kitchen, breads, batches, photos);
+    private readonly RecordCheck check = new(current, breads, batches, photos);
     private readonly RecordReader reader = new(file);
     private readonly List<BadLine> bad = [];
 

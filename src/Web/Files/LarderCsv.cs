@@ -1,4 +1,3 @@
-using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
 
@@ -118,8 +117,11 @@ public static class LarderCsv
             kind == IngredientKind.Flour ? Traits(row, lines, there) : null,
             row.Allergens is { } allergens ? [.. lines.Choices<Allergen>("allergens", Csv.Text(allergens)).Distinct()] : there?.Allergens ?? [],
             row.Price is { } price ? new Price(new(price), new(row.Pack ?? 1000)) : null,
-            Csv.Text(row.LotOf) is { Length: > 0 } of ? new Lot(of, new(row.Thirst ?? 0)) : null,
-            there?.Origin ?? Origin.Own));
+            Csv.Text(row.LotOf) is { Length: > 0 } of ? new FlourLot(of, new(row.Thirst ?? 0)) : null,
+            there?.Origin ?? Origin.Own,
+            row.Marks is { } marks ? [.. lines.Choices<Trait>("marks", Csv.Text(marks)).Distinct()] : there?.Marks,
+            row.Hue is { } hue ? Csv.Text(hue) is { Length: > 0 } said ? said : null : there?.Hue,
+            row.Each is { } each ? new Grams(each) : null));
     }
 
     private static FlourTraits? Traits(LarderRow row, CsvLines<LarderRow> lines, Ingredient? there)

@@ -1,6 +1,5 @@
 using System.ComponentModel.DataAnnotations;
 using CsvHelper.Configuration.Attributes;
-using Ystrata.Core;
 
 namespace Ystrata.Web.Files;
 
@@ -76,6 +75,15 @@ internal sealed record LarderRow
     [Name("thirst_pct"), Optional]
     public double? Thirst { get; init; }
 
+    [Name("marks"), Optional]
+    public string? Marks { get; init; }
+
+    [Name("hue"), Optional]
+    public string? Hue { get; init; }
+
+    [Name("each_g"), Optional]
+    public double? Each { get; init; }
+
     public static LarderRow Of(Ingredient i) => new()
     {
         Id = i.Id,
@@ -101,6 +109,9 @@ internal sealed record LarderRow
         Pack = i.Price?.Pack.Value,
         LotOf = i.Lot?.Of ?? "",
         Thirst = i.Lot?.Thirst.Value,
+        Marks = i.Marks is { } marks ? string.Join(' ', marks.Order().Select(Word)) : null,
+        Hue = i.Hue ?? "",
+        Each = i.Each?.Value,
     };
 
     private static string Word<T>(T value)

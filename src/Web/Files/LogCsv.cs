@@ -1,4 +1,3 @@
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Files;

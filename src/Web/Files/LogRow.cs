@@ -1,5 +1,4 @@
 using CsvHelper.Configuration.Attributes;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Files;

@@ -4,7 +4,6 @@ using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Endpoints;
 
@@ -25,7 +24,7 @@ internal static partial class RecipeFile
     private static readonly HtmlParser Pages = new();
 
     /// <summary>Everything but the steps: those are words, and the interface has them.</summary>
-    public static JsonObject Write(Bread bread, BatchSheet sheet, Larder larder) => new()
+    public static JsonObject Write(Bread bread, BatchSheet sheet, Kitchen kitchen) => new()
     {
         ["@context"] = new JsonArray("https://schema.org", new JsonObject { [Ours] = OursAt, [Decided] = new JsonObject { ["@type"] = "@json" } }),
         ["@type"] = "Recipe",
@@ -36,8 +35,8 @@ internal static partial class RecipeFile
         ["recipeIngredient"] = new JsonArray(
         [
             // Liquor of the filling is in the filling already, and in no larder.
-            .. sheet.Dough.Portions.Where(p => p.Mass.Value > 0 && larder.TryGet(p.Id, out _)).Select(p => Line(p.Mass, p.Id, larder, "")),
-            .. sheet.Used.Select(u => Line(u.Mass, u.Id, larder, u.Part switch { CostPart.Filling => ", for the filling", CostPart.Pan => ", for the pan", _ => ", between the leaves" })),
+            .. sheet.Dough.Portions.Where(p => p.Mass.Value > 0 && kitchen.TryGet(p.Id, out _)).Select(p => Line(p.Mass, p.Id, kitchen, "")),
+            .. sheet.Used.Select(u => Line(u.Mass, u.Id, kitchen, u.Part switch { CostPart.Filling => ", for the filling", CostPart.Pan => ", for the pan", _ => ", between the leaves" })),
         ]),
         [Decided] = JsonSerializer.SerializeToNode(bread.Spec, SpecJson.Options),
     };
@@ -73,7 +72,7 @@ internal static partial class RecipeFile
         throw broken is null ? new FileException(RefusalCode.NoRecipe) : new FileException(RefusalCode.BrokenFile, broken.LineNumber + 1);
     }
 
-    private static JsonNode Line(Grams mass, string id, Larder larder, string where) => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(mass.Value, 2):R} g {larder[id].Name}{where}");
+    private static JsonNode Line(Grams mass, string id, Kitchen kitchen, string where) => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(mass.Value, 2):R} g {kitchen[id].Name}{where}");
 
     private static JsonElement? Find(JsonElement json, int deep)
     {

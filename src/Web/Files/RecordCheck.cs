@@ -1,11 +1,10 @@
-using Ystrata.Core;
 using Ystrata.Store;
 using Ystrata.Web.Endpoints;
 
 namespace Ystrata.Web.Files;
 
 /// <summary>Checks the records of one file in their order, each as if it were typed: against the kitchen and what the file has brought before it.</summary>
-internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches batches, Photos photos)
+internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches batches, Photos photos)
 {
     private const int MostSound = 256, MostTurns = 20, MostEvents = 20_000, LongestId = 64;
 
@@ -18,7 +17,7 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
 
     // Specs the larder has been asked about.
     private readonly HashSet<BatchSpec> sound = new(ReferenceEqualityComparer.Instance);
-    private Larder larder = kitchen.Now;
+    private Kitchen kitchen = current.Now;
     private int laid, flours;
 
     /// <summary>What it is called, and why it cannot be taken.</summary>
@@ -65,7 +64,7 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
     private IReadOnlyList<Refusal> CheckItem(IngredientRecord record)
     {
         var item = record.Ingredient;
-        var refusals = IngredientCheck.Check(item, With(item.Lot is null ? 0 : flours)).ToList();
+        var refusals = IngredientCheck.Check(item, With(item.Lot is null ? 0 : flours).Larder).ToList();
         // What lies in the trash may be called as something else is by now.
         if (record.DeletedAt is not null)
         {
@@ -139,16 +138,16 @@ internal sealed class RecordCheck(KitchenLarder kitchen, Breads breads, Batches 
     }
 
     // The kitchen's larder with what the file has brought; made anew only when a record needs what came since.
-    private Larder With(int count)
+    private Kitchen With(int count)
     {
         if (laid < count)
         {
-            larder = Pantry.Over(kitchen.Now, items);
+            kitchen = Pantry.Over(current.Now, items);
             laid = items.Count;
             sound.Clear();
         }
 
-        return larder;
+        return kitchen;
     }
 
     /// <summary>It is taken: what comes after may hang on it.</summary>

@@ -2,7 +2,6 @@ using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
-using Ystrata.Core;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Files;

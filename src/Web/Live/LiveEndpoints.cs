@@ -40,7 +40,7 @@ public static class LiveEndpoints
     {
         if (service.Length > MostServices)
         {
-            return Problems.From([new("service", Core.RefusalCode.TooMany, service.Length, 0, MostServices)])!;
+            return Problems.From([new("service", RefusalCode.TooMany, service.Length, 0, MostServices)])!;
         }
 
         if (HttpMethods.IsHead(http.Request.Method))

@@ -31,7 +31,7 @@ public class BallsTests
     [Fact]
     public void White_dough_rested_five_minutes_pulls_18_cm_back_to_16()
     {
-        var white = FlourMix.Of([new("flour-white", 1)], Breads.Larder);
+        var white = FlourMix.Of([new("flour-white", 1)], Breads.Kitchen);
         var back = Round.Springback(white, new(3), new(5));
 
         Assert.Equal(0.16 * Math.Exp(-5.0 / 12), back, 12);
@@ -44,7 +44,7 @@ public class BallsTests
     [InlineData("flour-atta", 3, 0.09)]
     [InlineData("flour-white", 20, 0.05)]
     public void With_no_rest_a_dough_springs_back_by_its_flour_and_fat(string flour, double fat, double share) =>
-        Assert.Equal(share, Round.Springback(FlourMix.Of([new(flour, 1)], Breads.Larder), new(fat), new(0)), 12);
+        Assert.Equal(share, Round.Springback(FlourMix.Of([new(flour, 1)], Breads.Kitchen), new(fat), new(0)), 12);
 
     [Fact]
     public void The_last_ball_is_never_the_runt()
@@ -54,12 +54,15 @@ public class BallsTests
         for (var i = 0; i < 24; i++)
         {
             // A hand that always takes two grams too much.
-            divided.Add(i == 23 ? BallsStage.Next(dough, divided, 24) : BallsStage.Next(dough, divided, 24) + new Grams(2));
+            var next = Tray().Next!.Value;
+            divided.Add(i == 23 ? next : next + new Grams(2));
         }
 
         Assert.Equal(1960, divided.Sum(b => b.Value), 6);
         Assert.InRange(divided[^1].Value, 70, 1960.0 / 24);
-        Assert.Throws<ArgumentOutOfRangeException>(() => BallsStage.Next(dough, divided, 24));
+        Assert.Null(Tray().Next);
+
+        TraySheet Tray() => BallsStage.TrayOf(dough, 24, new(BallBy.Mass, new(80), new(2.7), divided), Round.DoughDensity);
     }
 
     [Theory]

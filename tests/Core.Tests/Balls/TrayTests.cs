@@ -107,7 +107,7 @@ public class TrayTests
     [Fact]
     public void A_tray_of_what_is_no_ball_is_refused_ball_by_ball()
     {
-        var refusals = SpecCheck.Check(Breads.White() with { Balls = new(BallBy.Mass, new(80), new(2.7), [new(80), new(-1), new(double.NaN)], new(4)) }, Breads.Larder);
+        var refusals = Breads.Refused(Breads.White() with { Balls = new(BallBy.Mass, new(80), new(2.7), [new(80), new(-1), new(double.NaN)], new(4)) }, Breads.Kitchen);
 
         Assert.Equal(["balls.weighed[1]", "balls.weighed[2]", "balls.smallOne"], refusals.Select(r => r.Field));
     }

@@ -3,7 +3,7 @@ namespace Ystrata.Core.Tests.Clock;
 /// <summary>The clock over whole breads, as the planner lays them out.</summary>
 public class ClockTests
 {
-    private static readonly ClockSheet One = Kitchens.Plan(Kitchens.Squares);
+    private static readonly ClockSheet One = ClockKitchens.Plan(ClockKitchens.Squares);
 
     [Fact]
     public void A_dough_is_mixed_before_it_rests_and_folded_before_it_is_roasted()
@@ -17,30 +17,30 @@ public class ClockTests
     [Fact]
     public void A_second_pan_makes_the_oldest_piece_younger_where_the_pan_is_short()
     {
-        var slow = Kitchens.Squares with { Pan = Kitchens.Squares.Pan with { Own = [new(new(90), new(0)), new(new(90), new(2))] } };
+        var slow = ClockKitchens.Squares with { Pan = ClockKitchens.Squares.Pan with { Own = [new(new(90), new(0)), new(new(90), new(2))] } };
 
-        Assert.Equal(Bottleneck.Pans, Kitchens.Plan(slow).Report.Bottleneck);
-        Assert.True(Kitchens.Plan(slow, new(Pans: 2)).Report.Oldest.Value < Kitchens.Plan(slow).Report.Oldest.Value);
+        Assert.Equal(Bottleneck.Pans, ClockKitchens.Plan(slow).Report.Bottleneck);
+        Assert.True(ClockKitchens.Plan(slow, new(Pans: 2)).Report.Oldest.Value < ClockKitchens.Plan(slow).Report.Oldest.Value);
     }
 
     [Fact]
     public void Where_hands_are_short_another_pair_saves_more_than_another_pan()
     {
-        var slowHands = new Larder(Breads.Larder.All, hands: new(new Dictionary<HandWork, Seconds> { [HandWork.LastRoll] = new(150), [HandWork.Sheet] = new(150) }));
-        List<ClockBread> breads = [new(Kitchens.Squares, Planner.Plan(Kitchens.Squares, slowHands, Learned.Nothing))];
-        var whatIfs = ClockStage.WhatIfs(breads, ClockSpec.Usual, slowHands);
+        var slowHands = Breads.Kitchen with { Hands = new(new Dictionary<HandWork, Seconds> { [HandWork.LastRoll] = new(150), [HandWork.Sheet] = new(150) }) };
+        List<CheckedBatch> breads = [Breads.Checked(ClockKitchens.Squares, slowHands)];
+        var whatIfs = ClockStage.WhatIfs(breads, ClockSpec.Usual);
 
-        Assert.Equal(Bottleneck.Hands, ClockStage.Work(breads, ClockSpec.Usual, slowHands).Report.Bottleneck);
+        Assert.Equal(Bottleneck.Hands, ClockStage.Work(breads, ClockSpec.Usual).Report.Bottleneck);
         Assert.True(The(whatIfs, WhatIf.AnotherHand).Saves.Value > The(whatIfs, WhatIf.AnotherPan).Saves.Value + 60);
     }
 
     [Fact]
     public void What_another_pair_of_hands_buys_is_what_a_plan_with_it_gives()
     {
-        var whatIf = The(ClockStage.WhatIfs([Kitchens.Bread(Kitchens.Squares)], ClockSpec.Usual, Breads.Larder), WhatIf.AnotherHand);
-        var two = Kitchens.Plan(Kitchens.Squares, new(People: 2));
+        var whatIf = The(ClockStage.WhatIfs([Breads.Checked(ClockKitchens.Squares)], ClockSpec.Usual), WhatIf.AnotherHand);
+        var two = ClockKitchens.Plan(ClockKitchens.Squares, new(People: 2));
 
-        Assert.Equal(Kitchens.Squares with { Clock = new(People: 2) }, whatIf.Batch);
+        Assert.Equal(ClockKitchens.Squares with { Clock = new(People: 2) }, whatIf.Batch);
         Assert.Equal(One.Lead.Value - two.Lead.Value, whatIf.Saves.Value);
         Assert.Equal(One.Report.Oldest.Value - two.Report.Oldest.Value, whatIf.Younger.Value);
         Assert.Equal(two.Report.PerHour, whatIf.PerHour);
@@ -49,12 +49,12 @@ public class ClockTests
     [Fact]
     public void Shorter_rests_make_the_whole_shorter_by_the_rests_alone()
     {
-        var whatIf = The(ClockStage.WhatIfs([Kitchens.Bread(Kitchens.Squares)], ClockSpec.Usual, Breads.Larder), WhatIf.ShorterRests);
+        var whatIf = The(ClockStage.WhatIfs([Breads.Checked(ClockKitchens.Squares)], ClockSpec.Usual), WhatIf.ShorterRests);
         var could = One.Rests.Sum(r => (r.Bounds.Chosen.Value - r.Bounds.Least.Value) * 60);
 
         Assert.InRange(whatIf.Saves.Value, 60, could + 60);
         // Taken, it gives what was told, but for what a shorter rest changes of the roll.
-        Assert.InRange(Kitchens.Plan(whatIf.Batch).Lead.Value, whatIf.Lead.Value - 120, whatIf.Lead.Value + 120);
+        Assert.InRange(ClockKitchens.Plan(whatIf.Batch).Lead.Value, whatIf.Lead.Value - 120, whatIf.Lead.Value + 120);
         Assert.All(One.Rests, r => Assert.True(r.Bounds.Least.Value <= r.Bounds.Chosen.Value && r.Bounds.Chosen.Value <= r.Bounds.Longest.Value));
     }
 
@@ -68,7 +68,7 @@ public class ClockTests
     [InlineData(-900, 900)]
     public void Too_late_for_the_table_is_said_by_how_much(double spare, double late)
     {
-        var clock = ClockStage.Work([Kitchens.Bread(Kitchens.Squares)], ClockSpec.Usual, Breads.Larder, now: new(0), at: new(One.Lead.Value + spare));
+        var clock = ClockStage.Work([Breads.Checked(ClockKitchens.Squares)], ClockSpec.Usual, now: new(0), at: new(One.Lead.Value + spare));
 
         Assert.Equal(late, clock.Report.Breaches.Where(b => b.Code == ClockBreach.Late).Sum(b => b.By.Value));
     }
@@ -76,7 +76,7 @@ public class ClockTests
     [Fact]
     public void A_table_that_has_gone_by_is_said_to_have()
     {
-        var at = ClockStage.Work([Kitchens.Bread(Kitchens.Squares)], ClockSpec.Usual, Breads.Larder, now: new(100), at: new(40));
+        var at = ClockStage.Work([Breads.Checked(ClockKitchens.Squares)], ClockSpec.Usual, now: new(100), at: new(40));
 
         var breach = at.Report.Breaches.Single(b => b.Code is ClockBreach.TableGone or ClockBreach.Late);
         Assert.Equal((ClockBreach.TableGone, 60.0), (breach.Code, breach.By.Value));
@@ -86,7 +86,7 @@ public class ClockTests
     public void What_would_make_up_for_a_late_beginning_is_marked()
     {
         var now = 10 * 60.0; // ten minutes too late
-        var whatIfs = ClockStage.WhatIfs([Kitchens.Bread(Kitchens.Squares)], ClockSpec.Usual, Breads.Larder, new(now), new(One.Lead.Value));
+        var whatIfs = ClockStage.WhatIfs([Breads.Checked(ClockKitchens.Squares)], ClockSpec.Usual, new(now), new(One.Lead.Value));
 
         Assert.All(whatIfs, w => Assert.Equal(w.Saves.Value >= now, w.Enough));
         Assert.Contains(whatIfs, w => w.Enough);
@@ -96,7 +96,7 @@ public class ClockTests
     [Fact]
     public void Coils_in_the_fridge_are_folded_the_evening_before_and_roasted_in_one_go()
     {
-        var overnight = Kitchens.Plan(Kitchens.Squares, new(Ahead: Ahead.Fridge));
+        var overnight = ClockKitchens.Plan(ClockKitchens.Squares, new(Ahead: Ahead.Fridge));
         var fridge = overnight.Rests.Single(r => r.Rest == ClockRest.Fridge);
 
         Assert.InRange(fridge.Shortest.Value, 8 * 3600, 24 * 3600);
@@ -108,19 +108,19 @@ public class ClockTests
     [Fact]
     public void Frozen_rounds_are_rolled_frozen_through_and_laid_as_they_are()
     {
-        var frozen = Kitchens.Plan(Kitchens.Squares with { Pan = Kitchens.Squares.Pan with { Frozen = true } });
+        var frozen = ClockKitchens.Plan(ClockKitchens.Squares with { Pan = ClockKitchens.Squares.Pan with { Frozen = true } });
         var freezer = frozen.Rests.Single(r => r.Rest == ClockRest.Freezer);
 
         Assert.True(freezer.Shortest.Value >= 2 * 3600);
         // Told by the clock instead of the pan it is the same.
-        Assert.Equal(frozen.Pans[0].Lifted, Kitchens.Plan(Kitchens.Squares, new(Ahead: Ahead.Freezer)).Pans[0].Lifted);
+        Assert.Equal(frozen.Pans[0].Lifted, ClockKitchens.Plan(ClockKitchens.Squares, new(Ahead: Ahead.Freezer)).Pans[0].Lifted);
         Assert.Equal(12, frozen.Pieces.Count(p => p.Laid!.Value.Value - p.Rolled!.Value.Value >= 2 * 3600));
     }
 
     [Fact]
     public void Rounds_roasted_dry_are_fried_in_stacks_once_all_are_dry()
     {
-        var dry = Kitchens.Plan(Kitchens.Squares with { Pan = Kitchens.Squares.Pan with { Roasting = Roasting.DryThenFry, Stack = 4 } });
+        var dry = ClockKitchens.Plan(ClockKitchens.Squares with { Pan = ClockKitchens.Squares.Pan with { Roasting = Roasting.DryThenFry, Stack = 4 } });
 
         Assert.Equal([4, 4, 4], dry.Pans.Where(p => p.Fry).Select(p => p.Pieces.Count));
         Assert.True(dry.Pans.Where(p => !p.Fry).Max(p => p.Lifted.Value) <= dry.Pans.Where(p => p.Fry).Min(p => p.Laid.Value));
@@ -130,7 +130,7 @@ public class ClockTests
     public void A_batter_is_mixed_stands_and_is_poured()
     {
         var pours = Schools.All.Single(s => s.Spec.Dough.Feel == Feel.Batter).Spec;
-        var clock = Kitchens.Plan(pours);
+        var clock = ClockKitchens.Plan(pours);
 
         Assert.DoesNotContain(clock.Hands, h => h.Work is ClockWork.Fold or ClockWork.Roll);
         Assert.Equal([Stage.Dough, Stage.Rest, Stage.Balls], clock.Stages.OrderBy(s => s.At.Value).Select(s => s.Stage).Distinct().Take(3));
@@ -140,7 +140,7 @@ public class ClockTests
     public void A_filling_is_ready_and_cool_before_the_first_piece_is_filled()
     {
         var stuffed = Schools.All.Single(s => s.Id == "stuffed").Spec;
-        var clock = Kitchens.Plan(stuffed);
+        var clock = ClockKitchens.Plan(stuffed);
         var filled = clock.Hands.Where(h => h.Work == ClockWork.Filling).Max(h => h.Parts[^1].To.Value);
 
         Assert.True(clock.Hands.Where(h => h.Work == ClockWork.Fold).Min(h => h.Parts[0].From.Value) >= filled);
@@ -150,7 +150,7 @@ public class ClockTests
     public void Two_breads_share_hands_and_pans_one_after_the_other()
     {
         var rounds = Breads.White() with { Start = StartSpec.Of(6), Sheet = Breads.White().Sheet with { FatMass = new(0) } };
-        var clock = ClockStage.Work([Kitchens.Bread(Kitchens.Squares), Kitchens.Bread(rounds)], new(People: 2), Breads.Larder);
+        var clock = ClockStage.Work([Breads.Checked(ClockKitchens.Squares), Breads.Checked(rounds)], new(People: 2));
 
         Assert.Equal(18, clock.Pieces.Count);
         Assert.True(clock.Pans.Where(p => p.Bread == 0).Max(p => p.Laid.Value) < clock.Pans.Where(p => p.Bread == 1).Min(p => p.Laid.Value));
@@ -160,18 +160,18 @@ public class ClockTests
     [Fact]
     public void Pieces_that_wait_uncovered_for_a_slow_pan_are_told_of()
     {
-        var slow = Kitchens.Squares with { Pan = Kitchens.Squares.Pan with { Own = [new(new(600), new(0)), new(new(600), new(2))] } };
+        var slow = ClockKitchens.Squares with { Pan = ClockKitchens.Squares.Pan with { Own = [new(new(600), new(0)), new(new(600), new(2))] } };
 
-        var bare = Kitchens.Plan(slow, new(RollAhead: 1, Covered: false)).Report;
+        var bare = ClockKitchens.Plan(slow, new(RollAhead: 1, Covered: false)).Report;
         Assert.Contains(bare.Breaches, b => b.Code == ClockBreach.RolledWaits && b.Allowed.Value == 600 && b.By.Value > 0);
-        Assert.DoesNotContain(Kitchens.Plan(slow, new(RollAhead: 1, Covered: true)).Report.Breaches, b => b.Code == ClockBreach.RolledWaits && b.Allowed.Value == 600);
+        Assert.DoesNotContain(ClockKitchens.Plan(slow, new(RollAhead: 1, Covered: true)).Report.Breaches, b => b.Code == ClockBreach.RolledWaits && b.Allowed.Value == 600);
     }
 
     [Fact]
     public void Own_hand_times_are_what_the_clock_goes_by()
     {
-        var quick = new Larder(Breads.Larder.All, hands: new(new Dictionary<HandWork, Seconds> { [HandWork.LastRoll] = new(5) }));
-        var clock = ClockStage.Work([new(Kitchens.Squares, Planner.Plan(Kitchens.Squares, quick, Learned.Nothing))], ClockSpec.Usual, quick);
+        var quick = Breads.Kitchen with { Hands = new(new Dictionary<HandWork, Seconds> { [HandWork.LastRoll] = new(5) }) };
+        var clock = ClockStage.Work([Breads.Checked(ClockKitchens.Squares, quick)], ClockSpec.Usual);
 
         Assert.All(clock.Hands.Where(h => h.Work == ClockWork.Roll), h => Assert.Equal(5, h.Parts.Sum(p => p.To.Value - p.From.Value)));
     }
@@ -179,9 +179,9 @@ public class ClockTests
     [Fact]
     public void Forwards_the_end_counts_and_backwards_the_age_of_the_oldest()
     {
-        var many = Kitchens.Squares with { Start = StartSpec.Of(40) };
-        var soonest = Kitchens.Plan(many, new(By: ClockBy.Soonest));
-        var table = Kitchens.Plan(many, new(By: ClockBy.Table));
+        var many = ClockKitchens.Squares with { Start = StartSpec.Of(40) };
+        var soonest = ClockKitchens.Plan(many, new(By: ClockBy.Soonest));
+        var table = ClockKitchens.Plan(many, new(By: ClockBy.Table));
 
         Assert.True(soonest.Lead.Value <= table.Lead.Value);
         Assert.True(table.Report.Oldest.Value <= soonest.Report.Oldest.Value);
@@ -194,7 +194,7 @@ public class ClockTests
     [InlineData(1, -4, "clock.pans")]
     public void Without_hands_or_pans_nothing_is_cooked(int people, int pans, string field)
     {
-        var refusal = Assert.Single(SpecCheck.Check(Kitchens.Squares with { Clock = new(people, pans) }, Breads.Larder));
+        var refusal = Assert.Single(Breads.Refused(ClockKitchens.Squares with { Clock = new(people, pans) }, Breads.Kitchen));
 
         Assert.Equal((field, RefusalCode.OutOfRange, 1.0, 12.0), (refusal.Field, refusal.Code, refusal.Least, refusal.Most));
     }
@@ -204,15 +204,15 @@ public class ClockTests
     {
         var beside = new Beside(Guid.NewGuid(), 4);
 
-        Assert.Equal(RefusalCode.TooMany, Assert.Single(SpecCheck.Check(Kitchens.Squares with { Clock = new(Beside: [.. Enumerable.Repeat(beside, 5)]) }, Breads.Larder)).Code);
-        Assert.Equal("clock.beside[1].pieces", Assert.Single(SpecCheck.Check(Kitchens.Squares with { Clock = new(Beside: [beside, beside with { Pieces = 0 }]) }, Breads.Larder)).Field);
+        Assert.Equal(RefusalCode.TooMany, Assert.Single(Breads.Refused(ClockKitchens.Squares with { Clock = new(Beside: [.. Enumerable.Repeat(beside, 5)]) }, Breads.Kitchen)).Code);
+        Assert.Equal("clock.beside[1].pieces", Assert.Single(Breads.Refused(ClockKitchens.Squares with { Clock = new(Beside: [beside, beside with { Pieces = 0 }]) }, Breads.Kitchen)).Field);
     }
 
     [Fact]
     public void Every_school_can_be_put_on_the_clock() =>
         Assert.All(Schools.All, school =>
         {
-            var clock = Kitchens.Plan(school.Spec, new(People: 2, Pans: 2));
+            var clock = ClockKitchens.Plan(school.Spec, new(People: 2, Pans: 2));
             Assert.True(clock.Lead.Value > 0, school.Id);
             Assert.All(clock.Pieces, p => Assert.NotNull(p.Lifted));
         });

@@ -9,8 +9,8 @@ public class HandUnitTests
 
     private static readonly Dictionary<string, BatchSpec> Kinds = new()
     {
-        ["squares"] = Kitchens.Squares,
-        ["forty in two bowls"] = Kitchens.Squares with { Start = StartSpec.Of(40), Dough = Kitchens.Squares.Dough with { Mix = new(Kneading.Full, new(1800)) } },
+        ["squares"] = ClockKitchens.Squares,
+        ["forty in two bowls"] = ClockKitchens.Squares with { Start = StartSpec.Of(40), Dough = ClockKitchens.Squares.Dough with { Mix = new(Kneading.Full, new(1800)) } },
         ["coils with a rest"] = Core.Tests.Breads.White(Core.Tests.Breads.Letter, new RestStep(new(10)), Core.Tests.Breads.MatRoll, Core.Tests.Breads.Coil),
         ["slices"] = Core.Tests.Breads.White(Core.Tests.Breads.MatRoll, new CutLogStep(4)),
         ["plain"] = Core.Tests.Breads.White(),
@@ -27,7 +27,7 @@ public class HandUnitTests
     public void Every_press_at_the_bench_takes_as_long_as_the_clock_says(string bread)
     {
         var spec = Kinds[bread];
-        var job = ClockStage.Jobs([Kitchens.Bread(spec)], ClockSpec.Usual, Core.Tests.Breads.Larder)[0];
+        var job = ClockStage.Jobs([ClockKitchens.Bread(spec)], ClockSpec.Usual)[0];
 
         foreach (var prep in job.Preps)
         {

@@ -5,13 +5,13 @@ public class StoveTests
 {
     private const double Table = 3 * 3600;
 
-    private static Stove New(int pieces = 6, ClockSpec? clock = null, BatchSpec? spec = null, double table = Table) =>
-        new(new([new("Squares", (spec ?? Kitchens.Squares) with { Start = StartSpec.Of(pieces) })], clock ?? ClockSpec.Usual, new(table)), Breads.Larder, []);
+    private static RunningStove New(int pieces = 6, ClockSpec? clock = null, BatchSpec? spec = null, double table = Table) =>
+        RunningStove.Of(new([new("Squares", (spec ?? ClockKitchens.Squares) with { Start = StartSpec.Of(pieces) })], clock ?? ClockSpec.Usual, new(table)), Breads.Kitchen, [])!;
 
     private static StoveEvent Event(double at, StoveAct act, int? pan = null, int? number = null, ClockWork? work = null, double? value = null, Guid? undoes = null) =>
         new(Guid.NewGuid(), new(at), act, pan, pan is null ? null : 0, number is null ? null : 0, number, work, value, undoes);
 
-    private static StoveEvent Press(Stove stove, double at, StoveAct act, int? pan = null, int? number = null, ClockWork? work = null, double? value = null, Guid? undoes = null)
+    private static StoveEvent Press(RunningStove stove, double at, StoveAct act, int? pan = null, int? number = null, ClockWork? work = null, double? value = null, Guid? undoes = null)
     {
         var e = Event(at, act, pan, number, work, value, undoes);
         Assert.Equal(new StoveAnswer(true), stove.Check(e));
@@ -19,7 +19,7 @@ public class StoveTests
         return e;
     }
 
-    private static PieceAt At(Stove stove, double now, int number) => stove.Now(new(now)).Breads[0].Belt[number - 1].At;
+    private static PieceAt At(RunningStove stove, double now, int number) => stove.Now(new(now)).Breads[0].Belt[number - 1].At;
 
     [Fact]
     public void Hands_begin_with_the_dough_and_not_before_they_must()
@@ -56,7 +56,7 @@ public class StoveTests
     public void The_next_turn_is_due_when_its_stay_is_over_counted_from_the_press()
     {
         var stove = New();
-        var stays = Breads.Plan(Kitchens.Squares).Pan.Turns.Select(t => t.Time.Value).ToList();
+        var stays = Breads.Plan(ClockKitchens.Squares).Pan.Turns.Select(t => t.Time.Value).ToList();
         Press(stove, 100, StoveAct.Laid, pan: 0);
         Assert.Equal(100 + stays[0], stove.Now(new(100)).Pans[0].Places[0].Due!.Value.Value);
 
@@ -159,7 +159,7 @@ public class StoveTests
     [Fact]
     public void Every_press_can_be_taken_back()
     {
-        var acts = new Func<Stove, StoveEvent>[]
+        var acts = new Func<RunningStove, StoveEvent>[]
         {
             s => Press(s, 300, StoveAct.Done, number: 3, work: ClockWork.Fold),
             s => Press(s, 300, StoveAct.Laid, pan: 1, number: 2),
@@ -184,7 +184,7 @@ public class StoveTests
             Assert.Equal(new StoveAnswer(false), stove.Check(Event(302, StoveAct.Undo, undoes: e.Id)));
         }
 
-        static string Told(Stove stove)
+        static string Told(RunningStove stove)
         {
             var s = stove.Now(new(400));
             return System.Text.Json.JsonSerializer.Serialize(new { s.Pans, s.Breads, s.People, s.Table, s.Ends, s.Tasks });
@@ -298,7 +298,7 @@ public class StoveTests
             return stove.Now(new(20)).Pans[0].Places[0].Due!.Value.Value - 20;
         }
 
-        var measured = Kitchens.Squares with { Start = StartSpec.Of(6), Pan = Kitchens.Squares.Pan with { Measured = new(245) } };
+        var measured = ClockKitchens.Squares with { Start = StartSpec.Of(6), Pan = ClockKitchens.Squares.Pan with { Measured = new(245) } };
         Assert.True(Due(245) < Due(null));
         Assert.Equal(Breads.Plan(measured).Pan.Turns[0].Time.Value, Due(245));
         Assert.Equal(Due(null), Due(216));
@@ -338,16 +338,16 @@ public class StoveTests
     [Fact]
     public void The_same_events_give_the_same_state_in_another_server()
     {
-        var service = new Service([new("Squares", Kitchens.Squares)], new(Pans: 2), new(Table));
-        var stove = new Stove(service, Breads.Larder, []);
+        var service = new Service([new("Squares", ClockKitchens.Squares)], new(Pans: 2), new(Table));
+        var stove = RunningStove.Of(service, Breads.Kitchen, [])!;
         Press(stove, 100, StoveAct.Laid, pan: 0, number: 1);
         Press(stove, 150, StoveAct.Turned, pan: 0, number: 1);
         var undone = Press(stove, 160, StoveAct.Laid, pan: 1, number: 2);
         Press(stove, 170, StoveAct.Undo, undoes: undone.Id);
         Press(stove, 180, StoveAct.Dropped, number: 5);
-        var again = new Stove(service, Breads.Larder, stove.Events);
+        var again = RunningStove.Of(service, Breads.Kitchen, stove.Events)!;
 
-        string Told(Stove s) => System.Text.Json.JsonSerializer.Serialize(new { s.Now(new(200)).Pans, s.Now(new(200)).Breads });
+        string Told(RunningStove s) => System.Text.Json.JsonSerializer.Serialize(new { s.Now(new(200)).Pans, s.Now(new(200)).Breads });
         Assert.Equal(Told(stove), Told(again));
     }
 
@@ -382,8 +382,8 @@ public class StoveTests
             var random = new Random(seed);
             var (pieces, pans) = (random.Next(1, 9), random.Next(1, 4));
             var roasting = random.Next(4) == 0 ? Roasting.DryThenFry : Roasting.FatEachSide;
-            var spec = Kitchens.Squares with { Start = StartSpec.Of(pieces), Pan = Kitchens.Squares.Pan with { Roasting = roasting, Stack = 3 } };
-            var stove = new Stove(new([new("Squares", spec)], new(random.Next(1, 3), pans), new(random.Next(0, 12_000))), Breads.Larder, []);
+            var spec = ClockKitchens.Squares with { Start = StartSpec.Of(pieces), Pan = ClockKitchens.Squares.Pan with { Roasting = roasting, Stack = 3 } };
+            var stove = RunningStove.Of(new([new("Squares", spec)], new(random.Next(1, 3), pans), new(random.Next(0, 12_000))), Breads.Kitchen, [])!;
             var now = 0.0;
             for (var step = 0; ; step++)
             {
@@ -420,7 +420,7 @@ public class StoveTests
             }
         }
 
-        static void Take(Stove stove, double now, StoveEvent e)
+        static void Take(RunningStove stove, double now, StoveEvent e)
         {
             if (stove.Check(e).Counted)
             {
@@ -428,7 +428,7 @@ public class StoveTests
             }
         }
 
-        static void Mishap(Stove stove, Random random, double now, int pieces, int pans)
+        static void Mishap(RunningStove stove, Random random, double now, int pieces, int pans)
         {
             var e = random.Next(40) switch
             {

@@ -15,7 +15,7 @@ public class TimetableTests
     {
         for (var seed = 0; seed < Services; seed++)
         {
-            var (jobs, clock) = Kitchens.Any(seed);
+            var (jobs, clock) = ClockKitchens.Any(seed);
             foreach (var policy in new[] { new Policy(0, 1), new Policy(0.4, clock.RollAhead), new Policy(1, clock.RollAhead) })
             {
                 yield return new(seed, jobs, clock, ClockRun.Play(jobs, clock, Floor.Empty(jobs, clock), policy));
@@ -153,9 +153,9 @@ public class TimetableTests
         Assert.All(Tables, t =>
         {
             var (hands, pans, chain) = ClockStage.Bounds(t.Jobs, t.Clock);
-            Assert.True(t.Table.Worth.Ends >= hands, $"hands, service {t.Seed}");
-            Assert.True(t.Table.Worth.Ends >= pans, $"pans, service {t.Seed}");
-            Assert.True(t.Table.Worth.Ends >= chain, $"chain, service {t.Seed}");
+            Assert.True(t.Table.Objectives.Ends >= hands, $"hands, service {t.Seed}");
+            Assert.True(t.Table.Objectives.Ends >= pans, $"pans, service {t.Seed}");
+            Assert.True(t.Table.Objectives.Ends >= chain, $"chain, service {t.Seed}");
         });
 
     [Fact]

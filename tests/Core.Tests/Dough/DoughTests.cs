@@ -97,7 +97,7 @@ public class DoughTests
     [Fact]
     public void A_half_and_half_mix_drinks_halfway()
     {
-        var mix = FlourMix.Of([new("flour-white", 1), new("flour-atta", 1)], Breads.Larder);
+        var mix = FlourMix.Of([new("flour-white", 1), new("flour-atta", 1)], Breads.Kitchen);
 
         Assert.Equal(64, mix.Absorption.Value, 9);
         Assert.Equal(0.125, mix.Springback, 9);
@@ -114,7 +114,7 @@ public class DoughTests
     [Fact]
     public void What_the_bowl_keeps_is_learned()
     {
-        var more = Planner.Plan(Breads.White(), Breads.Larder, Learned.Nothing with { BowlLoss = new(4) });
+        var more = Breads.Plan(Breads.White(), Breads.Kitchen with { Learned = Learned.Nothing with { BowlLoss = new(4) } });
 
         Assert.Equal(0.04, more.Dough.Loss / more.Dough.Mass, 9);
     }
@@ -213,7 +213,7 @@ public class DoughTests
             "ghee" => i with { Price = new(new(6), new(500)) },
             _ => i,
         }));
-        var sheet = Planner.Plan(Breads.White(), priced, Learned.Nothing);
+        var sheet = Breads.Plan(Breads.White(), Breads.Kitchen with { Larder = priced });
 
         // Flour at 1.20 a kilo; ghee at 6 for 500 g, in the dough, on the sheet (6 g) and on the pan (2 × 2.5 g).
         var flour = sheet.Dough.Flour.Value * 1.20 / 1000;

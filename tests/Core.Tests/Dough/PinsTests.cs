@@ -5,7 +5,7 @@ public class PinsTests
 {
     private static readonly LiquidSpec WaterRest = new("water", Amount.TheRest);
 
-    private static Refusal The(BatchSpec spec) => Assert.Single(SpecCheck.Check(spec, Breads.Larder));
+    private static Refusal The(BatchSpec spec) => Assert.Single(Breads.Refused(spec, Breads.Kitchen));
 
     private static BatchSpec With(Func<DoughSpec, DoughSpec> change, StartBy by = StartBy.Pieces)
     {
@@ -71,7 +71,7 @@ public class PinsTests
     {
         var spec = With(d => d with { Additions = [new("seed-nigella", Amount.Weighed(5000))] });
 
-        Assert.Contains(SpecCheck.Check(spec, Breads.Larder), r => r.Field == "start.pieces" && r.Code == RefusalCode.FixedOutweighs);
+        Assert.Contains(Breads.Refused(spec, Breads.Kitchen), r => r.Field == "start.pieces" && r.Code == RefusalCode.FixedOutweighs);
     }
 
     [Fact]

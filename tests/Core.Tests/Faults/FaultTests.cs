@@ -5,7 +5,7 @@ namespace Ystrata.Core.Tests.Faults;
 /// <summary>From what was found wrong to what this batch's own figures convict, and nothing else.</summary>
 public class FaultTests
 {
-    private static readonly BatchSpec Healthy = Healthily(Kitchens.Squares);
+    private static readonly BatchSpec Healthy = Healthily(ClockKitchens.Squares);
 
     private static BatchSpec Healthily(BatchSpec spec) => spec with
     {
@@ -28,7 +28,7 @@ public class FaultTests
     private static Outcome Was(Func<Outcome, Outcome>? change = null) => (change ?? (o => o))(Outcome.Nothing);
 
     private static IReadOnlyList<Conviction> Explain(BatchSpec spec, Symptom symptom, Outcome? outcome = null) =>
-        Assert.Single(FaultStage.Explain(spec, outcome ?? Was(), [symptom], Breads.Larder, Learned.Nothing)).Causes;
+        Assert.Single(FaultStage.Explain(spec, outcome ?? Was(), [symptom], Breads.Kitchen)).Causes;
 
     public static TheoryData<Symptom, NoteCode, Func<BatchSpec, BatchSpec>> Planted => new()
     {
@@ -84,7 +84,7 @@ public class FaultTests
     {
         var all = Enum.GetValues<Symptom>();
 
-        Assert.All(FaultStage.Explain(Healthy, Was(), all, Breads.Larder, Learned.Nothing), c => Assert.True(c.Causes.Count == 0, $"{c.Symptom}: {string.Join(", ", c.Causes.Select(x => x.Note.Code))}"));
+        Assert.All(FaultStage.Explain(Healthy, Was(), all, Breads.Kitchen), c => Assert.True(c.Causes.Count == 0, $"{c.Symptom}: {string.Join(", ", c.Causes.Select(x => x.Note.Code))}"));
         Assert.Empty(Breads.Plan(Healthy).Risks);
     }
 
@@ -154,7 +154,7 @@ public class FaultTests
         Assert.True(FaultRule.All.Count >= 40);
         Assert.Equal(FaultRule.All.Count, FaultRule.All.Select(r => (r.Symptom, r.Cause)).Distinct().Count());
         Assert.All(Enum.GetValues<Symptom>(), s => Assert.Contains(FaultRule.All, r => r.Symptom == s));
-        Assert.All(FaultRule.All, r => Assert.InRange(r.Weight, 0.01, 1));
+        Assert.All(FaultRule.All, r => Assert.InRange(r.Directness, 0.01, 1));
     }
 
     [Fact]

@@ -133,7 +133,7 @@ public class FillingJudgementTests
         Assert.True(Plan(Of(Part("radish", 1000, Grate, Salt(), Cloth), new CoolStep(new(60), RestPlace.Fridge))).Has(NoteCode.CoreSafe));
 
         var plain = Plan(Of(Part("radish", 1000, Grate, Salt(), Cloth)));
-        Assert.DoesNotContain(plain.Notes, n => n.Stage == Stage.Filling && n.Weight == Weight.Caution);
+        Assert.DoesNotContain(plain.Notes, n => n.Stage == Stage.Filling && n.Severity == Severity.Caution);
     }
 
     [Theory]
@@ -171,6 +171,6 @@ public class FillingJudgementTests
     {
         var spec = Stuffed(Of(Part("radish", 1000, Grate))) is var s ? s with { Balls = s.Balls with { Mass = new(5) }, Roll = s.Roll with { Diameter = new(400) } } : s;
 
-        Assert.Contains(SpecCheck.Check(spec, Breads.Larder), r => r is { Field: "filling.wall.share", Code: RefusalCode.NoWall });
+        Assert.Contains(Breads.Refused(spec, Breads.Kitchen), r => r is { Field: "filling.wall.share", Code: RefusalCode.NoWall });
     }
 }

@@ -21,7 +21,7 @@ internal static class Fillings
     public static FillingSpec Of(FillingPart[] parts, params FillingStep[] together) =>
         new(parts, together, new(1.2), LiquorToDough: false, new(ParcelShape.Gathered, new(80)));
 
-    public static FillingMade Made(FillingSpec spec) => FillingStage.Make(spec, Breads.Larder);
+    public static FillingMade Made(FillingSpec spec) => FillingStage.Make(spec, Breads.Kitchen);
 
     public static FillingState End(FillingSpec spec) => Made(spec).End;
 
@@ -30,5 +30,5 @@ internal static class Fillings
 
     public static BatchSheet Plan(FillingSpec filling) => Breads.Plan(Stuffed(filling));
 
-    public static IReadOnlyList<Refusal> Refusals(FillingSpec filling) => SpecCheck.Check(Stuffed(filling), Breads.Larder);
+    public static IReadOnlyList<Refusal> Refusals(FillingSpec filling) => Breads.Refused(Stuffed(filling), Breads.Kitchen);
 }

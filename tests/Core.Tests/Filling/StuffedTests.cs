@@ -15,8 +15,8 @@ public class StuffedTests
     {
         var dry = Plan(Radish with { Parts = [Radish.Parts[0] with { Mass = new(1000) }] });
         var wet = Plan(Radish with { Parts = [Radish.Parts[0] with { Mass = new(1000) }], LiquorToDough = true });
-        double Salt(BatchSheet b) => b.Dough.Portions.Single(p => p.Part == Part.Salt).Mass.Value;
-        var liquor = wet.Dough.Portions.Single(p => p.Id == Stuffed.Liquor).Mass;
+        double Salt(BatchSheet b) => b.Dough.Portions.Single(p => p.Part == DoughPart.Salt).Mass.Value;
+        var liquor = wet.Dough.Portions.Single(p => p.Id == Ingredient.Liquor).Mass;
 
         Assert.Equal(wet.Filling!.Liquor.Mass.Value, liquor.Value, 6);
         Assert.Equal(liquor.Value, wet.Filling.Liquor.Used.Value, 6);
@@ -55,7 +55,7 @@ public class StuffedTests
         Gen.Select(Gen.Double[200, 4000], Gen.Double[0, 60], Gen.Double[300, 3000]).Sample((grams, minutes, wanted) =>
         {
             var spec = Of(Part("cauliflower", grams, Grate), Saute(minutes), Bind(10));
-            var times = Balance.TimesFor(spec, new(wanted), Breads.Larder)!.Value;
+            var times = Balance.TimesFor(spec, new(wanted), Breads.Kitchen)!.Value;
 
             Assert.Equal(wanted, End(Balance.Times(spec, times)).Mass.Value, 1e-3);
         });
@@ -160,7 +160,7 @@ public class StuffedTests
         var plan = Breads.Plan(spec);
 
         Assert.Equal(0, plan.Filling!.Liquor.Used.Value);
-        Assert.DoesNotContain(plan.Dough.Portions, p => p.Id == Core.Stuffed.Liquor);
+        Assert.DoesNotContain(plan.Dough.Portions, p => p.Id == Ingredient.Liquor);
         Assert.True(plan.Has(NoteCode.LiquorLeft));
     }
 
@@ -170,7 +170,7 @@ public class StuffedTests
         var spec = Stuffed(Radish with { LiquorToDough = true }) is var s
             ? s with { Dough = s.Dough with { Salt = new("salt-fine", Amount.Weighed(20)) } } : s;
 
-        Assert.Equal(20, Breads.Plan(spec).Dough.Portions.Single(p => p.Part == Part.Salt).Mass.Value, 6);
+        Assert.Equal(20, Breads.Plan(spec).Dough.Portions.Single(p => p.Part == DoughPart.Salt).Mass.Value, 6);
     }
 
     [Theory]
@@ -242,10 +242,10 @@ public class StuffedTests
     public void Programs_of_a_stuffed_bread_are_compared_and_found_like_any(ParcelShape shape)
     {
         var spec = Stuffed(Shaped(shape)) with { Fold = new([Breads.MatRoll, Breads.Coil]) };
-        var compare = new Compare(spec, Breads.Larder, Learned.Nothing);
+        var compare = new Compare(Breads.Checked(spec));
 
         Assert.Equal(2, compare.OfSchools([.. FoldPrograms.Ids.Take(2)]).Count);
-        Assert.NotEmpty(Reverse.Find(new(9, new(0.3), new(180)), spec, compare));
+        Assert.NotEmpty(Reverse.Find(new(9, new(0.3), new(180)), compare));
     }
 
     [Fact]
@@ -254,11 +254,11 @@ public class StuffedTests
         var radish = Breads.Larder["radish"] with { Price = new(new(2), new(1000)) };
         var larder = new Larder([.. Breads.Larder.All.Where(i => i.Id != "radish"), radish]);
         var spec = Stuffed(Radish with { Parts = [Radish.Parts[0] with { Trim = new(25) }], LiquorToDough = true });
-        var cost = Planner.Plan(spec, larder, Learned.Nothing).Cost;
+        var cost = Breads.Plan(spec, Breads.Kitchen with { Larder = larder }).Cost;
 
         // 3000 g peeled are 4000 g bought, at 2 a kilogram.
         Assert.Equal(8, cost.Parts.Single(p => p.Part == CostPart.Filling).Batch.Value, 9);
-        Assert.DoesNotContain(Core.Stuffed.Liquor, cost.Unpriced);
+        Assert.DoesNotContain(Ingredient.Liquor, cost.Unpriced);
         Assert.Contains("gram-flour-roasted", cost.Unpriced);
     }
 
@@ -280,7 +280,7 @@ public class StuffedTests
 
         Assert.Equal(first.Dough.Portions, again.Dough.Portions);
         Assert.Equal(first.Filling!.End, again.Filling!.End);
-        Assert.False(Breads.Larder.TryGet(Core.Stuffed.Liquor, out _));
+        Assert.False(Breads.Larder.TryGet(Ingredient.Liquor, out _));
     }
 
     [Fact]

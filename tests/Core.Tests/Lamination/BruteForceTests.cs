@@ -36,11 +36,11 @@ public class BruteForceTests
     {
         var grid = new PointGrid(Across, width);
         grid.Spread(6000, below: false);
-        var piece = Piece.Sheet(new(80), new(Across), width: width is { } w ? new(w) : null);
+        var piece = Form.Sheet(new(80), new(Across), width: width is { } w ? new(w) : null);
         piece = piece.Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], piece.Area));
         for (var i = 0; i < program.Length; i++)
         {
-            piece = Folding.Apply(program[i], piece, i, Breads.Larder);
+            piece = Folding.Apply(program[i], piece, i, Breads.Kitchen);
             Push(grid, program[i], first: i == 0, round: width is null);
         }
 
@@ -56,7 +56,7 @@ public class BruteForceTests
     // 5 µm of ghee, in mg/cm²: below it a contact is fused.
     private static double OpenLoad => Contacts.PatchyFilm.Value / 10_000 * Breads.Larder["ghee"].Density.Value * 1000;
 
-    private static double PerArea(Piece piece, Func<ContactState, bool> which) =>
+    private static double PerArea(Form piece, Func<ContactState, bool> which) =>
         piece.Piles.Sum(p => p.Pile.Contacts.Count(c => which(c.State)) * p.Area.Value) / piece.Area.Value;
 
     private static void Push(PointGrid grid, FoldStep step, bool first, bool round)

@@ -5,7 +5,7 @@ namespace Ystrata.Core.Tests;
 /// <summary>The same ball through every school, programs for a bread that is wanted, and what mends a fault.</summary>
 public class CompareTests
 {
-    private static Compare Of(BatchSpec spec) => new(spec, Breads.Larder, Learned.Nothing);
+    private static Compare Of(BatchSpec spec) => new(Breads.Checked(spec));
 
     private static ComparedProgram School(string id) => Of(Breads.White()).OfSchools([id]).Single();
 
@@ -47,11 +47,11 @@ public class CompareTests
     public void More_hand_work_takes_longer_and_an_own_time_goes_before_the_usual()
     {
         var own = new HandTimes(new Dictionary<HandWork, Seconds> { [HandWork.Sheet] = new(100) });
-        var larder = new Larder(Breads.Larder.All, hands: own);
+        var kitchen = Breads.Kitchen with { Hands = own };
 
         // 45 s sheet, 10 s brush, two folds of two flaps at 3 s, 25 s last roll.
         Assert.Equal(45 + 10 + 6 + 6 + 25, Breads.Plan(Breads.Letter, Breads.Letter).Fold.Hands.Value);
-        Assert.Equal(100 + 10 + 6 + 6 + 25, Planner.Plan(Breads.White(Breads.Letter, Breads.Letter), larder, Learned.Nothing).Fold.Hands.Value);
+        Assert.Equal(100 + 10 + 6 + 6 + 25, Breads.Plan(Breads.White(Breads.Letter, Breads.Letter), kitchen).Fold.Hands.Value);
     }
 
     [Fact]
@@ -73,7 +73,7 @@ public class CompareTests
     public void Programs_found_for_a_bread_make_that_bread_and_the_quickest_comes_first(int leaves, double leaf, double across)
     {
         var spec = Breads.White();
-        var found = Reverse.Find(new(leaves, new(leaf), new(across)), spec, Of(spec));
+        var found = Reverse.Find(new(leaves, new(leaf), new(across)), Of(spec));
 
         Assert.NotEmpty(found);
         Assert.Equal(found.OrderBy(f => f.Program.Fold!.Hands.Value).Select(f => f.Ball), found.Select(f => f.Ball));

@@ -29,7 +29,7 @@ public class ConservationTests
     public void Everything_laid_in_is_kept_through_every_step_and_the_last_roll() =>
         Gen.Select(Step.Array[0, 10], Gen.Double[20, 300], Gen.Double[150, 600], Gen.Bool, Gen.Double[80, 300]).Sample((program, ball, across, round, last) =>
         {
-            var piece = Piece.Sheet(new(ball), new(across), width: round ? null : new(across / 2));
+            var piece = Form.Sheet(new(ball), new(across), width: round ? null : new(across / 2));
             double fat = 0, dust = 0, bits = 0;
             for (var i = 0; i < program.Length; i++)
             {
@@ -40,7 +40,7 @@ public class ConservationTests
 
                 var (f, d, b) = Laid(program[i]);
                 (fat, dust, bits) = (fat + f * piece.Count, dust + d * piece.Count, bits + b * piece.Count);
-                piece = Folding.Apply(program[i], piece, i, Breads.Larder);
+                piece = Folding.Apply(program[i], piece, i, Breads.Kitchen);
 
                 AssertKept(piece.Piles, piece.Rings, piece.Count);
                 Assert.All(piece.Piles, p => Assert.Equal(p.Pile.Leaves.Count - 1, p.Pile.Contacts.Count));
@@ -63,12 +63,12 @@ public class ConservationTests
     public void Contacts_counted_by_kind_are_those_that_are_written_out_and_a_program_folds_again_as_at_first() =>
         Gen.Select(Step.Array[0, 8], Gen.Double[20, 300], Gen.Double[150, 600], Gen.Bool, Few).Sample((program, ball, across, round, more) =>
         {
-            var bare = Piece.Sheet(new(ball), new(across), width: round ? null : new(across / 2));
-            Piece Folded(Piece from)
+            var bare = Form.Sheet(new(ball), new(across), width: round ? null : new(across / 2));
+            Form Folded(Form from)
             {
                 for (var i = 0; i < program.Length; i++)
                 {
-                    from = StepCheck.Workable(program[i], from, "") is null ? Folding.Apply(program[i], from, i, Breads.Larder) : from;
+                    from = StepCheck.Workable(program[i], from, "") is null ? Folding.Apply(program[i], from, i, Breads.Kitchen) : from;
                 }
 
                 return from;
@@ -86,7 +86,7 @@ public class ConservationTests
             }
 
             var coat = Coat.OfFat(new(more), Breads.Larder["ghee"], bare.Area);
-            var (again, anew) = (Folded(bare.Coated(coat)), Folded(Piece.Sheet(new(ball), new(across), width: round ? null : new(across / 2)).Coated(coat)));
+            var (again, anew) = (Folded(bare.Coated(coat)), Folded(Form.Sheet(new(ball), new(across), width: round ? null : new(across / 2)).Coated(coat)));
             Assert.Equal(anew.Piles.Select(p => (p.Pile.Count, p.Pile.Coats, p.Area)), again.Piles.Select(p => (p.Pile.Count, p.Pile.Coats, p.Area)));
 
             var (fullest, rings) = Rolled.FullestOf(again, new(300));
@@ -98,7 +98,7 @@ public class ConservationTests
     public void Rolling_out_divides_every_thickness_by_the_same_factor() =>
         Gen.Double[1, 20].Sample(k =>
         {
-            var piece = FoldStage.Work(Breads.White(Breads.Letter, Breads.Ghee(2), Breads.Letter).Fold, Piece.Sheet(new(80), new(300)), Breads.Larder)[^1];
+            var piece = FoldStage.Work(Breads.White(Breads.Letter, Breads.Ghee(2), Breads.Letter).Fold.Steps, Form.Sheet(new(80), new(300)), Breads.Kitchen).Folded[^1];
             var spread = piece.Spread(k);
 
             AssertClose(piece.Thickness.Value / k, spread.Thickness.Value);

@@ -55,7 +55,7 @@ public class FoldTests
     [Fact]
     public void A_closed_half_lays_top_on_top_and_leaves_two_backs_outside()
     {
-        var piece = FoldStage.Work(Breads.White(Breads.Half).Fold, GreasedSheet(), Breads.Larder)[0];
+        var piece = FoldStage.Work(Breads.White(Breads.Half).Fold.Steps, GreasedSheet(), Breads.Kitchen).Folded[0];
 
         Assert.Equal(2 * 93.28, piece.Fullest.Contacts[0].Coat.Film.Value, 1);
         Assert.Equal((0, 0), (piece.Fullest.Top.Film.Value, piece.Fullest.Bottom.Film.Value));
@@ -64,7 +64,7 @@ public class FoldTests
     [Fact]
     public void A_letter_lays_a_top_on_a_top_then_a_top_on_a_back()
     {
-        var piece = FoldStage.Work(Breads.White(Breads.Letter).Fold, GreasedSheet(), Breads.Larder)[0];
+        var piece = FoldStage.Work(Breads.White(Breads.Letter).Fold.Steps, GreasedSheet(), Breads.Kitchen).Folded[0];
 
         Assert.Equal([186.6, 93.3], piece.Fullest.Contacts.Select(c => Math.Round(c.Coat.Film.Value, 1)));
         Assert.Equal((0, 0), (piece.Fullest.Top.Film.Value, piece.Fullest.Bottom.Film.Value));
@@ -94,7 +94,7 @@ public class FoldTests
     public void A_mat_roll_winds_as_models_D_says()
     {
         var sheet = GreasedSheet();
-        var rope = Folding.Apply(Breads.MatRoll, sheet, 0, Breads.Larder);
+        var rope = Folding.Apply(Breads.MatRoll, sheet, 0, Breads.Kitchen);
         var d = Math.Sqrt(4 * 300 * sheet.Thickness.Value / Math.PI);
 
         Assert.Equal(d, rope.Width.Value, 9);
@@ -108,8 +108,8 @@ public class FoldTests
     [Fact]
     public void A_coil_covers_rope_length_times_rope_width()
     {
-        var rope = Folding.Apply(Breads.MatRoll, GreasedSheet(), 0, Breads.Larder);
-        var coil = Folding.Apply(Breads.Coil, rope, 1, Breads.Larder);
+        var rope = Folding.Apply(Breads.MatRoll, GreasedSheet(), 0, Breads.Kitchen);
+        var coil = Folding.Apply(Breads.Coil, rope, 1, Breads.Kitchen);
 
         Assert.Equal(Math.Sqrt(4 * rope.Length.Value * rope.Width.Value / Math.PI), coil.Length.Value, 9);
         Assert.Equal(coil.Length / rope.Width / 2, Breads.Plan(Breads.MatRoll, Breads.Coil).Fold.Rings!.Count, 9);
@@ -147,6 +147,6 @@ public class FoldTests
     public void Fat_or_flour_decides_whether_a_contact_opens(double film, double dust, ContactState state) =>
         Assert.Equal(state, Contacts.StateOf(new(new(film), default, new(dust))));
 
-    private static Piece GreasedSheet() => Piece.Sheet(new(80), new(300))
+    private static Form GreasedSheet() => Form.Sheet(new(80), new(300))
         .Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRound(new(300))));
 }

@@ -9,11 +9,11 @@ public class SheetAndRollTests
     [InlineData("flour-white", 0, 0.6)]
     [InlineData("flour-atta", 6, 0.9)]
     public void A_rested_dough_bears_the_sheet_of_its_flour_and_feel(string flour, double over, double limit) =>
-        Assert.Equal(limit, FlourMix.Of([new(flour, 1)], Breads.Larder).ThinnestSheet(new(over), new(60)).Value, 9);
+        Assert.Equal(limit, FlourMix.Of([new(flour, 1)], Breads.Kitchen).ThinnestSheet(new(over), new(60)).Value, 9);
 
     [Fact]
     public void No_rest_costs_half_the_sheet_again() =>
-        Assert.Equal(0.9, FlourMix.Of([new("flour-white", 1)], Breads.Larder).ThinnestSheet(new(0), new(0)).Value, 9);
+        Assert.Equal(0.9, FlourMix.Of([new("flour-white", 1)], Breads.Kitchen).ThinnestSheet(new(0), new(0)).Value, 9);
 
     [Fact]
     public void A_sheet_thinner_than_its_flour_bears_will_tear()
@@ -21,7 +21,7 @@ public class SheetAndRollTests
         var plan = Sheet(s => s with { Sheet = s.Sheet with { Diameter = new(600) } }, Breads.Letter);
         var note = plan.The(NoteCode.SheetTooThin);
 
-        Assert.Equal(Weight.Wrong, note.Weight);
+        Assert.Equal(Severity.Wrong, note.Severity);
         var held = Sheet(s => s with { Sheet = s.Sheet with { Diameter = new(note.Figure("across") - 1) } }, Breads.Letter);
         Assert.False(held.Has(NoteCode.SheetTooThin));
     }

@@ -3,12 +3,12 @@ namespace Ystrata.Core.Tests;
 /// <summary>Strips, ropes, coils, cones and slices (models.md D).</summary>
 public class WindingTests
 {
-    private static readonly Piece Sheet = Piece.Sheet(new(80), new(360)).Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRound(new(360))));
+    private static readonly Form Sheet = Form.Sheet(new(80), new(360)).Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRound(new(360))));
 
-    private static Piece Work(Piece sheet, params FoldStep[] steps) => FoldStage.Work(new(steps), sheet, Breads.Larder)[^1];
+    private static Form Work(Form sheet, params FoldStep[] steps) => FoldStage.Work(steps, sheet, Breads.Kitchen).Folded[^1];
 
-    private static Piece Rectangle(double length, double width) =>
-        Piece.Sheet(new(80), new(length), width: new(width)).Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRectangle(new(length), new(width))));
+    private static Form Rectangle(double length, double width) =>
+        Form.Sheet(new(80), new(length), width: new(width)).Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], SquareCentimetres.OfRectangle(new(length), new(width))));
 
     [Fact]
     public void Pleats_on_edge_make_pleats_times_turns_rings()
@@ -77,7 +77,7 @@ public class WindingTests
     public void An_enclosed_fat_dough_has_three_to_the_k_films_and_one_leaf_more(int letters, int films, int leaves)
     {
         FoldStep[] steps = [new EncloseStep("ghee", new(10), "flour-white", new(16)), .. Enumerable.Repeat(Breads.Letter, letters)];
-        var piece = Work(Piece.Sheet(new(80), new(240), width: new(160)), steps);
+        var piece = Work(Form.Sheet(new(80), new(240), width: new(160)), steps);
 
         Assert.Equal(films, piece.Fullest.Contacts.Count(c => c.State == ContactState.Open));
         Assert.Equal(leaves, FoldStage.ApartIn(piece.Fullest));
@@ -131,7 +131,7 @@ public class WindingTests
     [Fact]
     public void A_bare_rim_welds_and_the_rest_does_not()
     {
-        var piece = Work(Piece.Sheet(new(80), new(300), width: new(200)), new BrushStep("ghee", new(5), Rim: new(20)), Breads.Half);
+        var piece = Work(Form.Sheet(new(80), new(300), width: new(200)), new BrushStep("ghee", new(5), Rim: new(20)), Breads.Half);
         var fused = piece.Piles.Where(p => p.Pile.Contacts.Any(c => c.State == ContactState.Fused)).Sum(p => p.Area.Value);
 
         // 300 × 200 less a rim of 20 is 260 × 160; folded, half of each.

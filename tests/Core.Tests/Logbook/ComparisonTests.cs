@@ -5,7 +5,7 @@ namespace Ystrata.Core.Tests.Logbook;
 
 public class ComparisonTests
 {
-    private static readonly BatchSpec Spec = Kitchens.Squares;
+    private static readonly BatchSpec Spec = ClockKitchens.Squares;
     private static readonly Planned Plan = Planned.Of(Spec, Breads.Plan(Spec));
 
     private static IReadOnlyList<Figure> Of(Outcome outcome) => Comparison.Figures(Spec, Plan, outcome);
@@ -27,10 +27,10 @@ public class ComparisonTests
     public void What_the_bench_was_told_counts_once()
     {
         var told = Spec with { Dough = Spec.Dough with { Mix = Spec.Dough.Mix with { WentIn = new(Plan.Liquid.Value * 0.8) } } };
-        var planned = Planned.Before(told, Breads.Larder);
-        var outcome = Gathered.Of(told, Breads.Plan(told), null, Breads.Larder);
+        var planned = Planned.Before(told, Breads.Kitchen);
+        var outcome = Gathered.Of(told, Breads.Plan(told), null, Breads.Kitchen);
 
-        Assert.Equal(Plan, planned with { Sides = Plan.Sides });
+        Assert.Equal(Plan, planned! with { Sides = Plan.Sides });
         Assert.Equal(0.8 * Plan.Hydration.Value, Comparison.Figures(told, planned, outcome).Single(f => f.Name == FigureName.Hydration).Value, 0);
     }
 

@@ -5,13 +5,13 @@ namespace Ystrata.Core.Tests.Logbook;
 /// <summary>Bench, scale and stove tell the log what they know.</summary>
 public class GatheredTests
 {
-    private static readonly BatchSpec Spec = Kitchens.Squares with { Start = StartSpec.Of(4) };
+    private static readonly BatchSpec Spec = ClockKitchens.Squares with { Start = StartSpec.Of(4) };
 
     private static StoveEvent Event(double at, StoveAct act, int number = 1, ClockWork? work = null, double? value = null, Guid? undoes = null, int? pan = 0) =>
         new(Guid.NewGuid(), new(at), act, pan, pan is null ? null : 0, 0, number, work, value, undoes);
 
     private static Outcome Ran(params StoveEvent[] events) =>
-        Gathered.Of(Spec, Breads.Plan(Spec), new(new([new("Squares", Spec)], ClockSpec.Usual, new(3 * 3600)), events, 0), Breads.Larder);
+        Gathered.Of(Spec, Breads.Plan(Spec), new(new([new("Squares", Spec)], ClockSpec.Usual, new(3 * 3600)), events, 0), Breads.Kitchen);
 
     private static IEnumerable<StoveEvent> Cooked(double from, int number, params double[] stays)
     {
@@ -26,7 +26,7 @@ public class GatheredTests
     [Fact]
     public void Nothing_was_told_and_nothing_is_known()
     {
-        var outcome = Gathered.Of(Spec, Breads.Plan(Spec), null, Breads.Larder);
+        var outcome = Gathered.Of(Spec, Breads.Plan(Spec), null, Breads.Kitchen);
 
         Assert.Equal(Outcome.Nothing, outcome);
         Assert.Equal(Outcome.Nothing, Ran());
@@ -41,12 +41,12 @@ public class GatheredTests
             Balls = Spec.Balls with { Weighed = [new(79), new(81), new(80), new(82)] },
         };
         var sheet = Breads.Plan(spec);
-        var used = Gathered.Of(spec, sheet, null, Breads.Larder).Used;
+        var used = Gathered.Of(spec, sheet, null, Breads.Kitchen).Used;
 
         Assert.Equal(130, used.Liquid!.Value.Value, 1);
         Assert.Equal((80.5, 322), (used.BallMass!.Value.Value, used.Dough!.Value.Value));
         // A tray that is not full yet says nothing of the whole dough.
-        Assert.Null(Gathered.Of(spec with { Balls = spec.Balls with { Weighed = [new(79)] } }, sheet, null, Breads.Larder).Used.Dough);
+        Assert.Null(Gathered.Of(spec with { Balls = spec.Balls with { Weighed = [new(79)] } }, sheet, null, Breads.Kitchen).Used.Dough);
     }
 
     [Fact]
@@ -97,7 +97,7 @@ public class GatheredTests
     public void Whoever_folds_in_half_the_time_is_as_fast_in_every_part_of_it()
     {
         var hands = HandTimes.Shipped;
-        var usual = (double)ClockStage.Jobs([Kitchens.Bread(Spec)], ClockSpec.Usual, Breads.Larder)[0].Fold[0].Seconds;
+        var usual = (double)ClockStage.Jobs([ClockKitchens.Bread(Spec)], ClockSpec.Usual)[0].Fold[0].Seconds;
         var outcome = Ran(Done(0, ClockWork.Roll), Done(usual / 2, ClockWork.Fold), Done(usual, ClockWork.Fold, 2));
 
         Assert.All(outcome.Hands!.Where(h => h.Work != HandWork.LastRoll), h => Assert.Equal(hands[h.Work].Value / 2, h.Each.Value, 1));
@@ -108,7 +108,7 @@ public class GatheredTests
     public void A_part_of_a_program_teaches_its_own_hands_alone_and_no_part_at_all_of_several_teaches_none()
     {
         var halves = Spec with { Fold = new([new LetterStep(), new RestStep(new(10)), new MatRollStep(), new CoilStep()]) };
-        Outcome Ran(params StoveEvent[] events) => Gathered.Of(halves, Breads.Plan(halves), new(new([new("Coils", halves)], ClockSpec.Usual, new(3 * 3600)), events, 0), Breads.Larder);
+        Outcome Ran(params StoveEvent[] events) => Gathered.Of(halves, Breads.Plan(halves), new(new([new("Coils", halves)], ClockSpec.Usual, new(3 * 3600)), events, 0), Breads.Kitchen);
 
         var second = Ran(Done(0, ClockWork.Mix, 7), Done(44, ClockWork.Fold, 1, 1));
         Assert.Equal([HandWork.MatRoll, HandWork.Coil], second.Hands!.Select(h => h.Work));
@@ -122,7 +122,7 @@ public class GatheredTests
     {
         var stuffed = Fillings.Stuffed(Fillings.Of(Fillings.Part("radish", 600, Fillings.Grate, Fillings.Salt(), Fillings.Cloth)));
         var run = new StoveRun(new([new("Radish", stuffed)], ClockSpec.Usual, new(3 * 3600)), [Done(0, ClockWork.Mix, 7), Done(300, ClockWork.Filling)], 0);
-        var outcome = Gathered.Of(stuffed, Breads.Plan(stuffed), run, Breads.Larder);
+        var outcome = Gathered.Of(stuffed, Breads.Plan(stuffed), run, Breads.Kitchen);
 
         Assert.Equal(50, Each(outcome, HandWork.Chop), 1);
     }

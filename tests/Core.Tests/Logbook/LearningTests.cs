@@ -6,21 +6,21 @@ namespace Ystrata.Core.Tests.Logbook;
 /// <summary>The record pays the cook back: what is learned, how far it is believed, and that it can be taken back.</summary>
 public class LearningTests
 {
-    private static readonly Larder Larder = Breads.Larder;
+    private static readonly Kitchen Kitchen = Breads.Kitchen;
 
     private static readonly BatchSpec Wet = Fillings.Stuffed(Fillings.Of(Fillings.Part("radish", 600, Fillings.Grate, Fillings.Salt(), Fillings.Cloth)));
 
     private static Outcome Poured(double liquid) => Outcome.Nothing with { Used = Outcome.Nothing.Used with { Liquid = new(liquid) } };
 
-    /// <summary>A cook who adds water until the dough is right, for a flour that drinks so many points more than the larder says.</summary>
+    /// <summary>A cook who adds water until the dough is right, for a flour that drinks so many points more than the kitchen says.</summary>
     private static List<double> CookedWithThirst(double points, int times, double wobble)
     {
-        var spec = Kitchens.Squares;
-        var planned = Planned.Of(spec, Planner.Plan(spec, Larder, Learned.Nothing));
+        var spec = ClockKitchens.Squares;
+        var planned = Planned.Of(spec, Breads.Plan(spec));
         return [.. Enumerable.Range(0, times).Select(i =>
         {
             var really = planned.Liquid.Value + planned.Flour.Value * (points + (i % 2 == 0 ? wobble : -wobble)) / 100;
-            return Assert.Single(Lessons.Of(spec, Poured(really), Larder)).Value;
+            return Assert.Single(Lessons.Of(spec, Poured(really), Kitchen)).Value;
         })];
     }
 
@@ -28,7 +28,7 @@ public class LearningTests
     public void A_planted_thirst_is_found_within_a_point_after_six_batches() =>
         Gen.Double[-3, 3].Sample(points =>
         {
-            var learned = Learning.Of(LessonKind.Thirst, "flour-white", CookedWithThirst(points, 6, 0.4), used: true, Larder);
+            var learned = LearnedFigures.Of(LessonKind.Thirst, "flour-white", CookedWithThirst(points, 6, 0.4), used: true, Kitchen);
             Assert.InRange(learned.After - learned.Before, Math.Min(points, 0) - 1e-6, Math.Max(points, 0) + 1e-6);
             Assert.InRange(Math.Abs(learned.After - learned.Before - points), 0, 1 + 1e-9);
         }, iter: 40);
@@ -36,7 +36,7 @@ public class LearningTests
     [Fact]
     public void One_batch_moves_a_plan_a_quarter_of_the_way_and_twelve_most_of_it()
     {
-        double Share(int n) => Learning.Of(LessonKind.PanTime, "", [.. Enumerable.Repeat(1.4, n)], used: true, Larder).After - 1;
+        double Share(int n) => LearnedFigures.Of(LessonKind.PanTime, "", [.. Enumerable.Repeat(1.4, n)], used: true, Kitchen).After - 1;
 
         Assert.Equal(0.4 / 4, Share(1), 9);
         Assert.Equal(0.4 * 12 / 15, Share(12), 9);
@@ -46,7 +46,7 @@ public class LearningTests
     [Fact]
     public void It_says_from_how_many_cookings_and_how_spread()
     {
-        var learned = Learning.Of(LessonKind.BowlLoss, "", [3, 5, 4], used: false, Larder);
+        var learned = LearnedFigures.Of(LessonKind.BowlLoss, "", [3, 5, 4], used: false, Kitchen);
 
         Assert.Equal((3, 4, 2, 3, false), (learned.N, learned.Mean, learned.Before, learned.After, learned.Used));
         Assert.Equal(1, learned.Spread, 9);
@@ -55,40 +55,40 @@ public class LearningTests
     [Fact]
     public void A_thirsty_flour_gets_its_water_in_every_new_plan_and_loses_it_again()
     {
-        var spec = Kitchens.Squares with { Dough = Kitchens.Squares.Dough with { WaterBy = WaterBy.Feel } };
-        var figure = Learning.Of(LessonKind.Thirst, "flour-white", [3, 3, 3], used: true, Larder);
-        double Hydration(Larder larder) => Planner.Plan(spec, larder, larder.Learned).Dough.Hydration.Value;
+        var spec = ClockKitchens.Squares with { Dough = ClockKitchens.Squares.Dough with { WaterBy = WaterBy.Feel } };
+        var figure = LearnedFigures.Of(LessonKind.Thirst, "flour-white", [3, 3, 3], used: true, Kitchen);
+        double Hydration(Kitchen kitchen) => Breads.Plan(spec, kitchen).Dough.Hydration.Value;
 
-        Assert.Equal(Hydration(Larder) + 1.5, Hydration(Learning.Onto(Larder, [figure])), 6);
-        Assert.Equal(Hydration(Larder), Hydration(Learning.Onto(Larder, [figure with { Used = false }])), 9);
-        Assert.Same(Larder, Learning.Onto(Larder, []));
+        Assert.Equal(Hydration(Kitchen) + 1.5, Hydration(LearnedFigures.Onto(Kitchen, [figure])), 6);
+        Assert.Equal(Hydration(Kitchen), Hydration(LearnedFigures.Onto(Kitchen, [figure with { Used = false }])), 9);
+        Assert.Same(Kitchen, LearnedFigures.Onto(Kitchen, []));
     }
 
     [Fact]
     public void A_bag_follows_its_flour_until_it_has_taught_something_itself()
     {
-        var bag = Larder["flour-white"] with { Id = "bag", Name = "The new bag", Lot = new("flour-white", new(1)), Origin = Origin.Own };
-        var larder = Larder.With(bag);
-        var flour = Learning.Of(LessonKind.Thirst, "flour-white", [4, 4, 4], used: true, larder);
-        var own = Learning.Of(LessonKind.Thirst, "bag", [-2, -2, -2], used: true, larder);
-        double Drinks(Larder l, string id) => l[id].Absorption!.Value.Value;
-        var before = Drinks(larder, "flour-white");
+        var bag = Kitchen["flour-white"] with { Id = "bag", Name = "The new bag", Lot = new("flour-white", new(1)), Origin = Origin.Own };
+        var kitchen = Kitchen.With(bag);
+        var flour = LearnedFigures.Of(LessonKind.Thirst, "flour-white", [4, 4, 4], used: true, kitchen);
+        var own = LearnedFigures.Of(LessonKind.Thirst, "bag", [-2, -2, -2], used: true, kitchen);
+        double Drinks(Kitchen l, string id) => l[id].Absorption!.Value.Value;
+        var before = Drinks(kitchen, "flour-white");
 
-        Assert.Equal(before + 2 + 1, Drinks(Learning.Onto(larder, [flour]), "bag"), 9);
-        Assert.Equal(before + 1 - 1, Drinks(Learning.Onto(larder, [flour, own]), "bag"), 9);
-        Assert.Equal(before + 2, Drinks(Learning.Onto(larder, [flour, own]), "flour-white"), 9);
+        Assert.Equal(before + 2 + 1, Drinks(LearnedFigures.Onto(kitchen, [flour]), "bag"), 9);
+        Assert.Equal(before + 1 - 1, Drinks(LearnedFigures.Onto(kitchen, [flour, own]), "bag"), 9);
+        Assert.Equal(before + 2, Drinks(LearnedFigures.Onto(kitchen, [flour, own]), "flour-white"), 9);
     }
 
     [Fact]
     public void Bowl_pan_and_hands_are_used_too()
     {
-        LearnedFigure Of(LessonKind kind, string of, double value) => Learning.Of(kind, of, [value, value, value], used: true, Larder);
-        var taught = Learning.Onto(Larder, [Of(LessonKind.BowlLoss, "", 6), Of(LessonKind.PanTime, "", 1.5), Of(LessonKind.HandTime, nameof(HandWork.LastRoll), 65), Of(LessonKind.Squeeze, "radish", 50)]);
+        LearnedFigure Of(LessonKind kind, string of, double value) => LearnedFigures.Of(kind, of, [value, value, value], used: true, Kitchen);
+        var taught = LearnedFigures.Onto(Kitchen, [Of(LessonKind.BowlLoss, "", 6), Of(LessonKind.PanTime, "", 1.5), Of(LessonKind.HandTime, nameof(HandWork.LastRoll), 65), Of(LessonKind.Squeeze, "radish", 50)]);
 
         Assert.Equal((4.0, 1.25), (taught.Learned.BowlLoss.Value, taught.Learned.PanTime));
         Assert.Equal(45, taught.Hands[HandWork.LastRoll].Value);
-        Assert.Equal((50 + Larder["radish"].Squeeze!.Value.Value) / 2, taught["radish"].Squeeze!.Value.Value, 9);
-        var (slow, usual) = (Planner.Plan(Kitchens.Squares, taught, taught.Learned), Planner.Plan(Kitchens.Squares, Larder, Learned.Nothing));
+        Assert.Equal((50 + Kitchen["radish"].Squeeze!.Value.Value) / 2, taught["radish"].Squeeze!.Value.Value, 9);
+        var (slow, usual) = (Breads.Plan(ClockKitchens.Squares, taught), Breads.Plan(ClockKitchens.Squares));
         Assert.True(slow.Pan.Total.Value > usual.Pan.Total.Value);
         Assert.True(slow.Dough.Loss.Value > usual.Dough.Loss.Value);
     }
@@ -96,12 +96,12 @@ public class LearningTests
     [Fact]
     public void What_does_not_count_or_cannot_be_true_teaches_nothing()
     {
-        var liquid = Planned.Of(Kitchens.Squares, Breads.Plan(Kitchens.Squares)).Liquid.Value;
+        var liquid = Planned.Of(ClockKitchens.Squares, Breads.Plan(ClockKitchens.Squares)).Liquid.Value;
 
-        Assert.Empty(Lessons.Of(Kitchens.Squares, Poured(liquid + 40) with { Counts = false }, Larder));
-        Assert.Empty(Lessons.Of(Kitchens.Squares, Poured(liquid * 3), Larder));
-        Assert.Empty(Lessons.Of(Kitchens.Squares, Outcome.Nothing, Larder));
-        Assert.Empty(Lessons.Of(Kitchens.Squares with { Roll = new(new(0), new(0)) }, Poured(liquid), Larder));
+        Assert.Empty(Lessons.Of(ClockKitchens.Squares, Poured(liquid + 40) with { Counts = false }, Kitchen));
+        Assert.Empty(Lessons.Of(ClockKitchens.Squares, Poured(liquid * 3), Kitchen));
+        Assert.Empty(Lessons.Of(ClockKitchens.Squares, Outcome.Nothing, Kitchen));
+        Assert.Empty(Lessons.Of(ClockKitchens.Squares with { Roll = new(new(0), new(0)) }, Poured(liquid), Kitchen));
     }
 
     [Theory]
@@ -111,13 +111,13 @@ public class LearningTests
     [InlineData(LessonKind.HandTime, "3", false)]
     [InlineData(LessonKind.Thirst, "water", false)]
     [InlineData(LessonKind.Squeeze, "radish", true)]
-    public void Only_what_the_larder_knows_is_learned_of(LessonKind kind, string of, bool known) => Assert.Equal(known, Learning.Knows(kind, of, Larder));
+    public void Only_what_the_larder_knows_is_learned_of(LessonKind kind, string of, bool known) => Assert.Equal(known, LearnedFigures.Knows(kind, of, Kitchen));
 
     [Fact]
     public void Less_dough_than_was_mixed_stayed_in_the_bowl()
     {
-        var mixed = Breads.Plan(Kitchens.Squares).Dough.Mass.Value;
-        var lesson = Assert.Single(Lessons.Of(Kitchens.Squares, Outcome.Nothing with { Used = Outcome.Nothing.Used with { Dough = new(mixed * 0.95) } }, Larder));
+        var mixed = Breads.Plan(ClockKitchens.Squares).Dough.Mass.Value;
+        var lesson = Assert.Single(Lessons.Of(ClockKitchens.Squares, Outcome.Nothing with { Used = Outcome.Nothing.Used with { Dough = new(mixed * 0.95) } }, Kitchen));
 
         Assert.Equal(LessonKind.BowlLoss, lesson.Kind);
         Assert.Equal(5, lesson.Value, 6);
@@ -126,9 +126,9 @@ public class LearningTests
     [Fact]
     public void Sides_are_held_against_the_estimate_for_the_pan_as_it_was()
     {
-        var sides = Planned.Of(Kitchens.Squares, Breads.Plan(Kitchens.Squares)).Sides;
+        var sides = Planned.Of(ClockKitchens.Squares, Breads.Plan(ClockKitchens.Squares)).Sides;
         Timed Slower(double by, Celsius? pan) => new(pan, sides[0] * by, sides[1] * by, sides[2] * by);
-        double Ratio(Timed timed) => Assert.Single(Lessons.Of(Kitchens.Squares, Outcome.Nothing with { Timed = timed }, Larder)).Value;
+        double Ratio(Timed timed) => Assert.Single(Lessons.Of(ClockKitchens.Squares, Outcome.Nothing with { Timed = timed }, Kitchen)).Value;
 
         Assert.Equal(1.2, Ratio(Slower(1.2, null)), 3);
         // On a cooler pan the estimate is longer: the same seconds are then no slowness of the cook's pan.
@@ -147,10 +147,10 @@ public class LearningTests
         steps[at] = steps[at] with { After = before - gone * 0.8 };
         var weighed = spec with { Filling = spec.Filling with { Parts = [part with { Steps = steps }, .. spec.Filling.Parts.Skip(1)] } };
 
-        var outcome = Gathered.Of(weighed, Breads.Plan(weighed), null, Larder);
-        var lesson = Assert.Single(Lessons.Of(weighed, outcome, Larder), l => l.Kind == LessonKind.Squeeze);
+        var outcome = Gathered.Of(weighed, Breads.Plan(weighed), null, Kitchen);
+        var lesson = Assert.Single(Lessons.Of(weighed, outcome, Kitchen), l => l.Kind == LessonKind.Squeeze);
 
         Assert.Equal(part.Id, lesson.Of);
-        Assert.Equal(0.8 * Larder[part.Id].Squeeze!.Value.Value, lesson.Value, 0);
+        Assert.Equal(0.8 * Kitchen[part.Id].Squeeze!.Value.Value, lesson.Value, 0);
     }
 }

@@ -6,7 +6,7 @@ public class PacketTests
     private static readonly DateOnly Made = new(2026, 11, 26);
 
     private static PacketSheet Packed(PacketState state, int each, BatchSpec? spec = null) =>
-        Core.Packets.Of(spec ?? Breads.White(Breads.Letter, Breads.Letter), new(state, each, Made), Breads.Larder);
+        PacketStage.Of(spec ?? Breads.White(Breads.Letter, Breads.Letter), new(state, each, Made), Breads.Kitchen).Value!;
 
     [Fact]
     public void Twenty_four_pieces_in_fives_are_four_packets_and_one_of_four()

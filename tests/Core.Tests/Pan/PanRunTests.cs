@@ -114,9 +114,9 @@ public class PanRunTests
     [Fact]
     public void A_dry_slab_on_a_pan_that_stays_as_it_is_warms_as_its_series_says()
     {
-        // No water: k = 0.088, c = 1600, contact 200 · 0.35, air 18. The pan is where the low flame leaves it, with all the heat in the world.
-        const double l = 0.006, k = 0.40 * 0.22, h1 = 200 * 0.35, h2 = 18, room = 22;
-        var pan = Empty.InTheEnd(Cookware.Usual with { Flame = Flame.Low });
+        // No water: k = 0.088, c = 1600, contact 200 · 0.35, air 18 at 30 °C. The pan is where the low flame leaves it, with all the heat in the world.
+        const double l = 0.006, k = 0.40 * 0.22, h1 = 200 * 0.35, h2 = 18, room = 22, air = 30;
+        var pan = EmptyPan.InTheEnd(Cookware.Usual with { Flame = Flame.Low });
         var run = new PanRun(Slab.Of([new(new(6), Dough, default, [])], cell: new(0.1)), pan, Cookware.Usual with { Flame = Flame.Low }, ring: 1e9, stepsASecond: 40);
         foreach (var seconds in new[] { 20, 40, 60, 120, 240 })
         {
@@ -132,7 +132,7 @@ public class PanRunTests
         {
             var (b1, b2, fourier) = (h1 * l / k, h2 * l / k, k / (1150 * 1600) * seconds / (l * l));
             // In the end a straight line: what comes in goes out.
-            var q = (pan.Value - room) / (1 / h1 + l / k + 1 / h2);
+            var q = (pan.Value - air) / (1 / h1 + l / k + 1 / h2);
             double End(double x) => pan.Value - q / h1 - q * x * l / k;
             var sum = End(at);
             for (var n = 0; n < 40; n++)
@@ -313,10 +313,10 @@ public class PanRunTests
     public void An_empty_pan_goes_where_its_flame_leads()
     {
         var on = Cookware.Usual;
-        Assert.Equal(22 + 10_500 / 35.0, Empty.InTheEnd(on).Value, 9);
-        var back = Empty.Until(on, new(180), new(210))!.Value;
-        Assert.Equal(210, Empty.After(on, new(180), back).Value, 0.2);
-        Assert.Null(Empty.Until(on with { Flame = Flame.Off }, new(180), new(210)));
-        Assert.Equal(0, Empty.Until(on, new(210), new(210))!.Value.Value);
+        Assert.Equal(22 + 10_500 / 35.0, EmptyPan.InTheEnd(on).Value, 9);
+        var back = EmptyPan.Until(on, new(180), new(210))!.Value;
+        Assert.Equal(210, EmptyPan.After(on, new(180), back).Value, 0.2);
+        Assert.Null(EmptyPan.Until(on with { Flame = Flame.Off }, new(180), new(210)));
+        Assert.Equal(0, EmptyPan.Until(on, new(210), new(210))!.Value.Value);
     }
 }

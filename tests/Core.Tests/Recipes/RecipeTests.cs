@@ -8,7 +8,7 @@ public class RecipeTests
     private static readonly Larder Larder = Breads.Larder;
 
     private static RecipeRead Read(IReadOnlyList<string> lines, IReadOnlyList<string>? steps = null, string yield = "", params SettledLine[] settled) =>
-        RecipeReader.Read(new("Quay rounds", "", lines, steps ?? [], yield, []), Larder, settled);
+        RecipeReader.Read(new("Quay rounds", "", lines, steps ?? [], yield, []), Breads.Kitchen, settled);
 
     private static RecipeLine Line(string text) => Assert.Single(Read([text]).Lines);
 
@@ -64,12 +64,12 @@ public class RecipeTests
         Assert.Empty(read.Refusals);
         var sheet = Breads.Plan(read.Spec!);
 
-        double Mass(Part part) => sheet.Dough.Portions.Where(p => p.Part == part).Sum(p => p.Mass.Value);
+        double Mass(DoughPart part) => sheet.Dough.Portions.Where(p => p.Part == part).Sum(p => p.Mass.Value);
         Assert.Equal(8, sheet.Balls.Count);
-        Assert.Equal(400, Mass(Part.Flour), 6);
-        Assert.Equal(65, 100 * Mass(Part.Liquid) / Mass(Part.Flour), 2);
-        Assert.Equal(5, 100 * Mass(Part.Fat) / Mass(Part.Flour), 2);
-        Assert.Equal(2, 100 * Mass(Part.Salt) / Mass(Part.Flour), 2);
+        Assert.Equal(400, Mass(DoughPart.Flour), 6);
+        Assert.Equal(65, 100 * Mass(DoughPart.Liquid) / Mass(DoughPart.Flour), 2);
+        Assert.Equal(5, 100 * Mass(DoughPart.Fat) / Mass(DoughPart.Flour), 2);
+        Assert.Equal(2, 100 * Mass(DoughPart.Salt) / Mass(DoughPart.Flour), 2);
         Assert.Equal((30, 177.8, 210), (read.Spec!.Rest.Time.Value, read.Spec.Roll.Diameter.Value, read.Spec.Pan.Temperature.Value));
         Assert.Equal(LineTrouble.KindOnly, read.Lines[4].Trouble);
         Assert.Equal([StepTold.Rest, StepTold.Across, StepTold.Heat], read.Steps.Select(s => s.Told));
@@ -89,7 +89,7 @@ public class RecipeTests
     public void A_salty_butter_brings_its_salt_with_it()
     {
         var sheet = Breads.Plan(Read(["400 g atta", "260 g water", "40 g Salted butter", "8 g fine salt"]).Spec!);
-        var (salt, flour) = (sheet.Dough.Portions.Single(p => p.Part == Part.Salt).Mass, sheet.Dough.Flour);
+        var (salt, flour) = (sheet.Dough.Portions.Single(p => p.Part == DoughPart.Salt).Mass, sheet.Dough.Flour);
 
         Assert.Equal(2, 100 * (salt / flour), 2);
     }

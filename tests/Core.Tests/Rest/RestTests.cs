@@ -50,7 +50,7 @@ public class RestTests
         var sheet = Plan(r => r with { Time = new(180) }, d => d.WithLiquids(new LiquidSpec("milk", Amount.TheRest)));
 
         Assert.Equal((120, RestEnd.Safety), (sheet.Rest.Longest.Value, sheet.Rest.End));
-        Assert.Equal(Weight.Caution, sheet.The(NoteCode.RestUnsafe).Weight);
+        Assert.Equal(Severity.Caution, sheet.The(NoteCode.RestUnsafe).Severity);
         Assert.False(Plan(r => r with { Time = new(180) }).Has(NoteCode.RestUnsafe));
     }
 

@@ -870,7 +870,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Backs the kitchen up as it stands, while it runs. */
+        /** Backs the current up as it stands, while it runs. */
         post: operations["makeBackup"];
         delete?: never;
         options?: never;
@@ -938,7 +938,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Makes the kitchen what it was then, whole or not at all; how it is now is backed up first. */
+        /** Makes the current what it was then, whole or not at all; how it is now is backed up first. */
         post: operations["restoreBackup"];
         delete?: never;
         options?: never;
@@ -1251,6 +1251,8 @@ export interface components {
             fold: components["schemas"]["FoldSheet"];
             roll: components["schemas"]["RollSheet"];
             pan: components["schemas"]["PanSheet"];
+            /** @description One piece as it goes on the pan and as it comes off. */
+            piece: components["schemas"]["PieceSheet"];
             section: components["schemas"]["Section"];
             cost: components["schemas"]["CostSheet"];
             /** @description What is used up beside the dough. */
@@ -1676,6 +1678,17 @@ export interface components {
          * @enum {unknown}
          */
         DoughFeel: "stiff" | "firmSide" | "onTarget" | "softSide" | "sticky" | "batter" | "tooThick" | "pours" | "tooThin";
+        /** @description The same dough in several bowls, mixed in turn. */
+        DoughLots: {
+            /** Format: int32 */
+            count: number;
+            each: components["schemas"]["Grams"];
+        };
+        /**
+         * @description Which line of the dough a portion stands for.
+         * @enum {unknown}
+         */
+        DoughPart: "flour" | "liquid" | "fat" | "salt" | "addition";
         DoughSheet: {
             start: components["schemas"]["StartSheet"];
             /** @description Everything to weigh, as planned. */
@@ -1712,7 +1725,7 @@ export interface components {
             sugar: components["schemas"]["Percent"];
             /** @description Water in the dough, the flour's own included, percent of dough. */
             waterShare: components["schemas"]["Percent"];
-            lots: components["schemas"]["Lots"];
+            lots: components["schemas"]["DoughLots"];
             mixing: components["schemas"]["Mixing"];
             swaps: components["schemas"]["FatSwap"][];
             purees: components["schemas"]["PureeMaking"][];
@@ -1939,6 +1952,7 @@ export interface components {
             liquor: components["schemas"]["LiquorSheet"];
             balance: components["schemas"]["FillingBalance"];
             parcel: components["schemas"]["ParcelSheet"];
+            warm: null | components["schemas"]["Minutes"];
         };
         /** @description What goes into a stuffed bread: parts that are made ready each for itself, then worked together. */
         FillingSpec: {
@@ -2163,6 +2177,13 @@ export interface components {
          * @enum {unknown}
          */
         Flame: "off" | "low" | "medium" | "high";
+        /** @description Marks a flour as one bag of another. */
+        FlourLot: {
+            /** @description The flour it is a bag of; all its values but the thirst are that flour's. */
+            of: string;
+            /** @description Water this bag drinks more than its flour, points of flour. */
+            thirst: components["schemas"]["Percent"];
+        };
         /** @description One flour of the mix. */
         FlourShare: {
             id: string;
@@ -2534,8 +2555,14 @@ export interface components {
             traits: null | components["schemas"]["FlourTraits"];
             allergens: components["schemas"]["Allergen"][];
             price: null | components["schemas"]["Price"];
-            lot: null | components["schemas"]["Lot"];
+            lot: null | components["schemas"]["FlourLot"];
             origin: components["schemas"]["Origin"];
+            /** @description Its traits; nothing where nobody has said: then those of the shipped line, or of its kind. */
+            marks?: null | components["schemas"]["Trait"][];
+            /** @description As sRGB, `#rrggbb`; nothing where nobody has said. */
+            hue?: null | string;
+            /** @description g */
+            each?: number;
             /** @description What is left when the water is gone, percent of mass. */
             solids?: components["schemas"]["Percent"];
         };
@@ -2584,7 +2611,12 @@ export interface components {
         };
         /** @description kcal */
         Kilocalories: number;
-        /** @description An amount in a vessel of the kitchen. */
+        /** @description What a line of a kind usually is, where nobody has said. */
+        KindTraits: {
+            kind: components["schemas"]["IngredientKind"];
+            traits: components["schemas"]["Trait"][];
+        };
+        /** @description An amount in a vessel of the larder. */
         KitchenMeasure: {
             /** @description cup, tbsp, tsp or the id of an own vessel. */
             vessel: string;
@@ -2633,6 +2665,8 @@ export interface components {
             kinds: {
                 [key: string]: components["schemas"]["IngredientKind"][];
             };
+            /** @description Of each kind of ingredient, where a line says nothing of its own. */
+            usualTraits: components["schemas"]["KindTraits"][];
             /** @description For each number in a spec, its range. */
             limits: components["schemas"]["Limit"][];
             /** @description For each number in a log entry or of a packet, its range. */
@@ -2712,7 +2746,7 @@ export interface components {
             of: string;
             /**
              * Format: int32
-             * @description Cookings it rests on: the newest, no more than int Learning.Most.
+             * @description Cookings it rests on: the newest, no more than int LearnedFigures.Most.
              */
             n: number;
             /**
@@ -2727,7 +2761,7 @@ export interface components {
             spread: number;
             /**
              * Format: double
-             * @description What they say in the figure's own terms: a thirst on top of what the larder says.
+             * @description What they say in the figure's own terms: a thirst on top of what the kitchen says.
              */
             seen: number;
             /**
@@ -2911,19 +2945,6 @@ export interface components {
              */
             from: number;
         };
-        /** @description Marks a flour as one bag of another. */
-        Lot: {
-            /** @description The flour it is a bag of; all its values but the thirst are that flour's. */
-            of: string;
-            /** @description Water this bag drinks more than its flour, points of flour. */
-            thirst: components["schemas"]["Percent"];
-        };
-        /** @description The same dough in several bowls, mixed in turn. */
-        Lots: {
-            /** Format: int32 */
-            count: number;
-            each: components["schemas"]["Grams"];
-        };
         /** @enum {unknown} */
         MarkKind: "fold" | "tuck" | "cut";
         /** @enum {unknown} */
@@ -2997,7 +3018,7 @@ export interface components {
         Note: {
             code: components["schemas"]["NoteCode"];
             stage: components["schemas"]["Stage"];
-            weight: components["schemas"]["Weight"];
+            severity: components["schemas"]["Severity"];
             quantities: components["schemas"]["Quantity"][];
             item?: null | string;
             /** @description The smallest changes that mend it, the best first; none where none is known. */
@@ -3119,13 +3140,9 @@ export interface components {
             first: number;
             /** Format: double */
             second: number;
-            /** @description As it goes on. */
-            raw: components["schemas"]["Grams"];
-            /** @description As it comes off, with the fat that stays on it. */
-            out: components["schemas"]["Grams"];
             /** @description Water gone, percent of the raw piece. */
             lost: components["schemas"]["Percent"];
-            /** @description Left in it, percent. */
+            /** @description Left in it as it comes off, percent. */
             water: components["schemas"]["Percent"];
             /** @description The coolest the pan gets, and PanHigh the hottest. */
             panLow: components["schemas"]["Celsius"];
@@ -3273,11 +3290,6 @@ export interface components {
             risk: components["schemas"]["TearRisk"];
             terms: components["schemas"]["TearTerm"][];
         };
-        /**
-         * @description Which line of the dough a portion stands for.
-         * @enum {unknown}
-         */
-        Part: "flour" | "liquid" | "fat" | "salt" | "addition";
         PartCost: {
             part: components["schemas"]["CostPart"];
             batch: components["schemas"]["Money"];
@@ -3289,6 +3301,28 @@ export interface components {
         PhotoView: {
             /** Format: uuid */
             id: string;
+        };
+        /** @description What one piece weighs and of what: made when the dough is divided, carried to the packet and the log. Every mass anywhere is read from here. */
+        Piece: {
+            dough: components["schemas"]["Grams"];
+            /** @description Laid on and between its leaves. */
+            fat: components["schemas"]["Grams"];
+            /** @description From the pan, what stays on its faces. */
+            panFat: components["schemas"]["Grams"];
+            /** @description Flour laid on and between its leaves. */
+            dust: components["schemas"]["Grams"];
+            /** @description Scattered or pressed on. */
+            bits: components["schemas"]["Grams"];
+            filling: components["schemas"]["Grams"];
+            /** @description Gone on the pan. */
+            steam: components["schemas"]["Grams"];
+            /** @description That is in it, whatever brought it. */
+            water: components["schemas"]["Grams"];
+            /** @description As it goes on the pan. */
+            temperature: components["schemas"]["Celsius"];
+            /** @description How long what spoils in it has been warm; nothing in it spoils where nothing is said. */
+            warm: components["schemas"]["WarmTime"];
+            mass: components["schemas"]["Grams"];
         };
         /**
          * @description Where one piece is on its way.
@@ -3310,6 +3344,13 @@ export interface components {
             rolled: null | components["schemas"]["Seconds"];
             laid: null | components["schemas"]["Seconds"];
             lifted: null | components["schemas"]["Seconds"];
+        };
+        /** @description One piece on its way. */
+        PieceSheet: {
+            /** @description As it goes on the pan. */
+            raw: components["schemas"]["Piece"];
+            /** @description As it comes off, with the fat that stays on it. */
+            out: components["schemas"]["Piece"];
         };
         /** @enum {unknown} */
         Place: "breads" | "batches" | "log" | "larder" | "learned" | "services" | "practice" | "kitchen";
@@ -3363,7 +3404,7 @@ export interface components {
         };
         /** @description One line of the dough, in the order of the spec. */
         Portion: {
-            part: components["schemas"]["Part"];
+            part: components["schemas"]["DoughPart"];
             /**
              * Format: int32
              * @description Its place in its list of the spec.
@@ -3711,6 +3752,7 @@ export interface components {
             curve: components["schemas"]["RestPoint"][];
             warmsAsOne: null | components["schemas"]["Minutes"];
             warmsAsBalls: null | components["schemas"]["Minutes"];
+            warm: null | components["schemas"]["Minutes"];
         };
         /** @description One rest of one bread as it comes out: from the first that begins it to the last that ends it. */
         RestSlot: {
@@ -3983,6 +4025,11 @@ export interface components {
             /** @description g */
             mass?: number;
         };
+        /**
+         * @description How a note is meant.
+         * @enum {unknown}
+         */
+        Severity: "right" | "watch" | "wrong" | "caution";
         SheetSpec: {
             /** @description The first sheet, as a round of this diameter; the longer side of a rectangle. */
             diameter: components["schemas"]["Millimetres"];
@@ -4463,6 +4510,11 @@ export interface components {
             secondSide: null | components["schemas"]["Seconds"];
             lastSide: null | components["schemas"]["Seconds"];
         };
+        /**
+         * @description What matters about an ingredient beside what it is made of. Rules ask for these and never for an id, so that a cook's own line counts as the shipped ones do.
+         * @enum {unknown}
+         */
+        Trait: "spoils" | "rawRisk" | "keepsBadlyWarm" | "garlicLike" | "notForInfants" | "yeast" | "powder" | "solidWhenCold" | "sticky" | "sour" | "brownsRaw" | "drinksSlowly" | "free";
         /** @description Something that was deleted and can be taken back. */
         Trashed: {
             /** @description bread, batch or log. */
@@ -4599,6 +4651,11 @@ export interface components {
             leaf: components["schemas"]["Millimetres"];
             across: components["schemas"]["Millimetres"];
         };
+        /** @description Minutes between 5 and 60 °C of each part that spoils; nothing for a part in which nothing does. */
+        WarmTime: {
+            dough: null | components["schemas"]["Minutes"];
+            filling: null | components["schemas"]["Minutes"];
+        };
         WaterAdvice: {
             heat: components["schemas"]["WaterHeat"];
             reason: components["schemas"]["WaterReason"];
@@ -4619,11 +4676,6 @@ export interface components {
          * @enum {unknown}
          */
         WaterReason: "keepsGreen" | "wakesYeast" | "longRest" | "keepsFatFirm" | "keepsBatterThin" | "softens";
-        /**
-         * @description How a note is meant.
-         * @enum {unknown}
-         */
-        Weight: "right" | "watch" | "wrong" | "caution";
         /**
          * @description What could be had instead.
          * @enum {unknown}

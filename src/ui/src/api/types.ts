@@ -2,6 +2,7 @@ import type { components } from "./schema";
 
 type Schemas = components["schemas"];
 export type Allergen = Schemas["Allergen"];
+export type Trait = Schemas["Trait"];
 export type Amount = Schemas["Amount"];
 export type AmountRead = Schemas["AmountRead"];
 export type BatchSpec = Schemas["BatchSpec"];
@@ -48,7 +49,7 @@ export type Outcome = Schemas["Outcome"];
 export type Outline = Schemas["Outline"];
 export type ParcelShape = Schemas["ParcelShape"];
 export type ParcelSheet = Schemas["ParcelSheet"];
-export type Part = Schemas["Part"];
+export type Part = Schemas["DoughPart"];
 export type PlanMark = Schemas["PlanMark"];
 export type Portion = Schemas["Portion"];
 export type PowderFill = Schemas["PowderFill"];

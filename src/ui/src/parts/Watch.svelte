@@ -47,7 +47,7 @@
       .filter((risk) => risk.cause === code)
       .map((risk) => `${symptomName[risk.symptom]().toLowerCase()} (${surenessName[risk.sure]()})`)
       .join(", ");
-  const sorted = $derived(notes.toSorted((a, b) => order[a.weight] - order[b.weight]));
+  const sorted = $derived(notes.toSorted((a, b) => order[a.severity] - order[b.severity]));
   // One change can mend several notes: it is offered at the first.
   const offered = $derived.by(() => {
     const said: Record<string, boolean> = {};
@@ -67,7 +67,7 @@
   {#if notes.length === 0}<p class="text-[14px] text-mute">{m.nothing_to_watch()}</p>{/if}
   <ul class="grid gap-2.5" data-testid="notes">
     {#each sorted as note, at (note.code + note.stage)}
-      {@const { icon: Icon, rule, tint, word } = look[note.weight]}
+      {@const { icon: Icon, rule, tint, word } = look[note.severity]}
       {@const said = wordsOf(note)}
       <li class="flex gap-2.5 text-[14px] leading-[1.3]" data-note={note.code}>
         <span class="w-[5px] shrink-0 {rule}"></span>

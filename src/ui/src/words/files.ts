@@ -22,6 +22,10 @@ const columns: Record<string, () => string> = {
   smokePoint: m.smoke_point,
   traits: m.strength,
   strength: m.strength,
+  marks: m.traits,
+  hue: m.hue,
+  each: m.each_weighs,
+  each_g: m.each_weighs,
   price: m.price,
 };
 

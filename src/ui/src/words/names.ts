@@ -1,5 +1,6 @@
 import type {
   Allergen,
+  Trait,
   Colour,
   DoughFeel,
   Feel,
@@ -257,6 +258,22 @@ export const allergenName: Record<Allergen, () => string> = {
   sesame: m.allergen_sesame,
   mustard: m.allergen_mustard,
   soya: m.allergen_soya,
+};
+
+export const traitName: Record<Trait, () => string> = {
+  spoils: m.trait_spoils,
+  rawRisk: m.trait_raw_risk,
+  keepsBadlyWarm: m.trait_keeps_badly_warm,
+  garlicLike: m.trait_garlic_like,
+  notForInfants: m.trait_not_for_infants,
+  yeast: m.trait_yeast,
+  powder: m.trait_powder,
+  solidWhenCold: m.trait_solid_when_cold,
+  sticky: m.trait_sticky,
+  sour: m.trait_sour,
+  brownsRaw: m.trait_browns_raw,
+  drinksSlowly: m.trait_drinks_slowly,
+  free: m.trait_free,
 };
 
 export const kindName: Record<IngredientKind, () => string> = {

@@ -4,7 +4,7 @@
   import { type Answer, call, type Trouble as Why } from "../../api/call";
   import { api, meant } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
-  import type { Allergen, Ingredient, IngredientKind, Refusal } from "../../api/types";
+  import type { Allergen, Ingredient, IngredientKind, Refusal, Trait } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
@@ -12,7 +12,7 @@
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { keepOver, type Row } from "../../versions/elsewhere.svelte";
-  import { allergenName, kindName, nameOf } from "../../words/names";
+  import { allergenName, kindName, nameOf, traitName } from "../../words/names";
   import { say } from "../../words/refusals";
 
   interface Props {
@@ -130,8 +130,11 @@
     batch.again();
   }
 
-  const toggle = (a: Allergen) =>
-    (body.allergens = body.allergens.includes(a) ? body.allergens.filter((x) => x !== a) : [...body.allergens, a]);
+  const flipped = <T,>(all: readonly T[], one: T): T[] => (all.includes(one) ? all.filter((x) => x !== one) : [...all, one]);
+  // What nobody has said of it is what its kind usually is.
+  const marks = $derived<readonly Trait[]>(
+    body.marks ?? larder.view?.usualTraits.find((k) => k.kind === body.kind)?.traits ?? [],
+  );
 </script>
 
 {#snippet figure(
@@ -147,6 +150,24 @@
     bind:unread={unread[key]}
     refusal={refusalOf(key)}
   />
+{/snippet}
+
+{#snippet chips(label: string, names: Record<string, () => string>, on: readonly string[], flip: (one: string) => void)}
+  <fieldset>
+    <legend class="mb-1 font-head font-bold">{label}</legend>
+    <div class="flex flex-wrap gap-1.5">
+      {#each Object.entries(names) as [one, name] (one)}
+        <button
+          type="button"
+          class="min-h-11 rounded-full border-2 px-3.5 text-[14px] {on.includes(one)
+            ? 'border-rim bg-rim text-white'
+            : 'border-rim-soft bg-white'}"
+          aria-pressed={on.includes(one)}
+          onclick={() => flip(one)}>{name()}</button
+        >
+      {/each}
+    </div>
+  </fieldset>
 {/snippet}
 
 <form class="tray flex min-h-0 min-w-0 flex-col overflow-hidden" onsubmit={keep} novalidate aria-label={fresh ? m.new_item() : start.name}>
@@ -262,21 +283,26 @@
       />
     </div>
     {#if !body.lot}
-      <fieldset>
-        <legend class="mb-1 font-head font-bold">{m.allergens()}</legend>
-        <div class="flex flex-wrap gap-1.5">
-          {#each Object.keys(allergenName) as Allergen[] as a (a)}
-            <button
-              type="button"
-              class="min-h-11 rounded-full border-2 px-3.5 text-[14px] {body.allergens.includes(a)
-                ? 'border-rim bg-rim text-white'
-                : 'border-rim-soft bg-white'}"
-              aria-pressed={body.allergens.includes(a)}
-              onclick={() => toggle(a)}>{allergenName[a]()}</button
-            >
-          {/each}
-        </div>
-      </fieldset>
+      {@render chips(m.allergens(), allergenName, body.allergens, (a) => (body.allergens = flipped(body.allergens, a as Allergen)))}
+      {@render chips(m.traits(), traitName, marks, (t) => (body.marks = flipped(marks, t as Trait)))}
+      <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
+        <label class="min-w-0">
+          <span class="block text-[14px] text-mute">{m.hue()}</span>
+          <input
+            type="color"
+            class="h-11 w-full cursor-pointer rounded-xl border-2 border-rim-soft bg-white p-1"
+            bind:value={() => body.hue ?? "#d8cdb8", (v) => (body.hue = v)}
+          />
+        </label>
+        <FigureField
+          label={m.each_weighs()}
+          limit={larder.itemLimit("each")}
+          unit="g"
+          bind:value={() => body.each, (v) => (body.each = v ?? undefined)}
+          bind:unread={unread.each}
+          refusal={refusalOf("each")}
+        />
+      </div>
     {/if}
     <label
       ><span class="block text-[14px] text-mute">{m.item_note()}</span><input

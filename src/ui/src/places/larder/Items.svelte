@@ -65,6 +65,8 @@
     allergens: [],
     price: null,
     lot: null,
+    marks: null,
+    hue: null,
     origin: "own",
     solids: 100,
   };

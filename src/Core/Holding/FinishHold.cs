@@ -1,0 +1,89 @@
+namespace Ystrata.Core.Holding;
+
+/// <summary>Opening the leaves once the piece is off the pan.</summary>
+/// <param name="Usual">What this kind of bread usually gets.</param>
+/// <param name="Within">While it steams: later the leaves have set.</param>
+/// <param name="Leaves">That come apart after it.</param>
+public sealed record FinishSheet(Finish Usual, Seconds Within, int Leaves);
+
+/// <summary>From the pan to the table.</summary>
+/// <param name="For">From pan to table; ten minutes where nothing was said.</param>
+/// <param name="Soft">So long it stays soft where it is held.</param>
+/// <param name="Then">How warm it is when it is wanted.</param>
+/// <param name="Sweats">Steam that cannot leave wets it.</param>
+/// <param name="Reheat">On the same pan, turned now and then, dry; nothing when that does not warm it.</param>
+public sealed record HoldSheet(Minutes For, Minutes Soft, Celsius Then, bool Sweats, Seconds? Reheat);
+
+/// <summary>Finish and hold, work.md 8. All figures here are empirical.</summary>
+public static class FinishHold
+{
+    // How fast a piece of usual weight cools, W/(m²·K) of both its faces: bare, in a stack in cloth, the same in a lidded pot, in paper.
+    private const double Bare = 20, Cloth = 5, Pot = 1.6, Paper = 12;
+
+    private const double HeatOfBread = 2400; // J/(kg·K)
+
+    // Leaves set once the steam is out of them, and the crumb stiffens below this, °C.
+    private const double Steams = 75, Stiffens = 45;
+
+    // A bread with less water than this is crisp from the start; with more than that it is as soft as can be, percent.
+    private const double Crisp = 16, Moist = 27;
+
+    private const double SweatsAfter = 3; // min in paper
+    private const double UsualHold = 10; // min
+
+    // Of the leaves that are patchy, how many each finish opens.
+    private static double Opens(Finish finish) => finish switch
+    {
+        Finish.Clap or Finish.Shake => 0.5,
+        Finish.Beat => 0.7,
+        Finish.Crush => 1,
+        _ => 0,
+    };
+
+    /// <param name="wound">A rope was coiled into it.</param>
+    public static FinishSheet Opened(Finish finish, FoldSheet fold, bool wound, bool stuffed, PanRun run)
+    {
+        var usual = stuffed || fold.Nominal <= 1 ? Finish.None : wound ? Finish.Clap : fold.Nominal >= 12 ? Finish.Crush : Finish.Shake;
+        return new(usual, new(Math.Round(Cooling(run, Bare, Steams) * 60)), fold.Effective - fold.Patchy + (int)Math.Round(Opens(finish) * fold.Patchy, MidpointRounding.AwayFromZero));
+    }
+
+    public static HoldSheet Held(PanSpec spec, PanRun run)
+    {
+        var rate = spec.Hold switch { HoldIn.Cloth => Cloth, HoldIn.Pot => Pot, HoldIn.Paper => Paper, _ => Bare };
+        var moist = Math.Clamp((run.WaterShare.Value - Crisp) / (Moist - Crisp), 0, 1);
+        var minutes = spec.HoldFor?.Value ?? UsualHold;
+        var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
+        return new(new(minutes), new(Math.Round(moist * Cooling(run, rate, Stiffens))), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run));
+    }
+
+    // Turned every so often on the pan it came from, until it is warm through.
+    private static Seconds? Reheat(PanSpec spec, PanRun run)
+    {
+        const int turn = 15, longest = 240, warm = 60;
+        if (run.Time.Value <= 0)
+        {
+            return null;
+        }
+
+        var again = run.Again(Air.Kitchen, spec.Laid);
+        for (var seconds = turn; seconds <= longest; seconds += turn)
+        {
+            again.Go(turn);
+            if (again.Middle.Value >= warm)
+            {
+                return new(seconds);
+            }
+
+            again.Turn();
+        }
+
+        return null;
+    }
+
+    private static double Start(PanRun run) => Math.Max((run.At(0.5).Value + run.Middle.Value) / 2, Air.Kitchen.Value + 1);
+
+    private static double Constant(PanRun run, double rate) => run.MassPerArea * HeatOfBread / rate;
+
+    // Minutes until it is as cool as that.
+    private static double Cooling(PanRun run, double rate, double to) => Start(run) <= to ? 0 : Constant(run, rate) * Math.Log((Start(run) - Air.Kitchen.Value) / (to - Air.Kitchen.Value)) / 60;
+}

@@ -1,0 +1,16 @@
+namespace Ystrata.Core.Kitchens;
+
+/// <summary>What a batch is worked out with: what there is, how it is measured, how fast hands are, and what the record has taught.</summary>
+public sealed record Kitchen(Larder Larder, Measuring Measures, HandTimes Hands, Learned Learned)
+{
+    /// <summary>As it ships: nobody has put anything right and nothing is learned.</summary>
+    public static Kitchen Shipped { get; } = new(Larder.Shipped, Measuring.Usual, HandTimes.Shipped, Learned.Nothing);
+
+    /// <exception cref="KeyNotFoundException">No such ingredient; <see cref="SpecCheck"/> refuses such a spec first.</exception>
+    public Ingredient this[string id] => Larder[id];
+
+    public bool TryGet(string id, out Ingredient? ingredient) => Larder.TryGet(id, out ingredient);
+
+    /// <summary>The same kitchen with one thing more in it.</summary>
+    public Kitchen With(Ingredient item) => this with { Larder = Larder.With(item) };
+}

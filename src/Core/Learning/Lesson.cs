@@ -1,0 +1,155 @@
+namespace Ystrata.Core.Learning;
+
+/// <summary>What one cooking can teach.</summary>
+public enum LessonKind
+{
+    /// <summary>Water a flour, or one bag of it, drank more than planned, points of flour.</summary>
+    Thirst,
+
+    /// <summary>Share of its water that a vegetable gives in a cloth, percent.</summary>
+    Squeeze,
+
+    /// <summary>Dough that stays in bowl and on hands, percent.</summary>
+    BowlLoss,
+
+    /// <summary>Seconds on the pan against the estimate, as a ratio.</summary>
+    PanTime,
+
+    /// <summary>Seconds of one kind of hand work.</summary>
+    HandTime,
+}
+
+/// <summary>One figure that one cooking teaches.</summary>
+/// <param name="Of">The flour or vegetable by its larder id, or the hand work by its name; empty for what there is one of.</param>
+public sealed record Lesson(LessonKind Kind, string Of, double Value);
+
+/// <summary>Models.md H: what is taken from a record. Every figure is laid beside the plan as it would be without anything learned.</summary>
+public static class Lessons
+{
+    // Farther off, something was misread or mistyped: nothing is learned from it (empirical).
+    private const double MostThirst = 20, MostLoss = 25, MostPanTime = 3;
+
+    // Hands that need longer were doing something else, s (empirical).
+    private const double MostHandTime = 3600;
+
+    // A step that was to take less away than this, percent, tells nothing of the squeeze.
+    private const double LeastGone = 2;
+
+    /// <param name="spec">As it was cooked.</param>
+    /// <param name="kitchen">As it is without anything learned.</param>
+    /// <returns>Nothing from a batch that does not count, or that can no longer be worked.</returns>
+    public static IReadOnlyList<Lesson> Of(BatchSpec spec, Outcome outcome, Kitchen kitchen)
+    {
+        if (!outcome.Counts || Planner.Plan(spec, kitchen with { Learned = Learned.Nothing }).Value is not { } sheet)
+        {
+            return [];
+        }
+
+        return
+        [
+            .. Thirst(spec, sheet, outcome.Used, kitchen),
+            .. Loss(sheet, outcome.Used),
+            .. Squeezes(spec, outcome, kitchen),
+            .. PanTime(spec, sheet, outcome.Timed, kitchen),
+            .. (outcome.Hands ?? []).Select(h => new Lesson(LessonKind.HandTime, h.Work.ToString(), h.Each.Value)),
+        ];
+    }
+
+    /// <summary>Whether a figure is one that a cooking can teach.</summary>
+    public static bool Stands(Lesson lesson) => lesson.Of.Length <= IngredientCheck.LongestName && lesson.Kind switch
+    {
+        LessonKind.Thirst => Math.Abs(lesson.Value) <= MostThirst,
+        LessonKind.Squeeze => lesson.Value is >= 0 and <= 100,
+        LessonKind.BowlLoss => lesson.Value is >= 0 and <= MostLoss,
+        LessonKind.PanTime => lesson.Value is <= MostPanTime and >= 1 / MostPanTime,
+        _ => Enum.TryParse<HandWork>(lesson.Of, out _) && lesson.Value is >= 0 and <= MostHandTime,
+    };
+
+    // A mix teaches the flour there is most of.
+    private static IEnumerable<Lesson> Thirst(BatchSpec spec, BatchSheet sheet, Used used, Kitchen kitchen)
+    {
+        var planned = Planned.Of(spec, sheet);
+        if (used.Liquid is not { } liquid || spec.Dough.Feel == Feel.Batter || planned.Liquid.Value <= 0 || used.Flour is { Value: <= 0 })
+        {
+            yield break;
+        }
+
+        var rest = spec.Dough.Liquids.FirstOrDefault(l => l.Amount.By == AmountBy.Rest) ?? spec.Dough.Liquids[0];
+        var water = kitchen[rest.Id].Water.Fraction;
+        var points = 100 * water * (liquid / (used.Flour ?? planned.Flour) - planned.Liquid / planned.Flour);
+        if (Math.Abs(points) <= MostThirst)
+        {
+            yield return new(LessonKind.Thirst, spec.Dough.Flours.MaxBy(f => f.Parts)!.Id, points);
+        }
+    }
+
+    private static IEnumerable<Lesson> Loss(BatchSheet sheet, Used used)
+    {
+        if (used.Dough is not { } dough)
+        {
+            yield break;
+        }
+
+        double More(DoughPart part, Grams? really) => really is { } r ? r.Value - sheet.Dough.Portions.Where(p => p.Part == part).Sum(p => p.Mass.Value) : 0;
+        var mixed = sheet.Dough.Portions.Sum(p => p.Mass.Value)
+            + More(DoughPart.Flour, used.Flour) + More(DoughPart.Liquid, used.Liquid) + More(DoughPart.Fat, used.DoughFat) + More(DoughPart.Salt, used.Salt);
+        var loss = 100 * (1 - dough.Value / mixed);
+        if (loss is >= 0 and <= MostLoss)
+        {
+            yield return new(LessonKind.BowlLoss, "", loss);
+        }
+    }
+
+    private static IEnumerable<Lesson> Squeezes(BatchSpec spec, Outcome outcome, Kitchen kitchen)
+    {
+        foreach (var yield in outcome.Yields ?? [])
+        {
+            // What was joined before it was squeezed tells nothing of one of its parts.
+            if (StepAt(spec.Filling, yield.Step) is SqueezeStep { By: not SqueezeBy.Drain } && kitchen.TryGet(yield.Id, out var item) && item!.Squeeze is { } squeeze
+                && PlannedLeft(spec, yield.Step, kitchen) is { } left && 100 - left >= LeastGone)
+            {
+                yield return new(LessonKind.Squeeze, yield.Id, Math.Clamp(squeeze.Value * (100 - yield.Left.Value) / (100 - left), 0, 100));
+            }
+        }
+    }
+
+    private static FillingStep? StepAt(FillingSpec? filling, string step) => Place(step) is var (part, at) && filling is not null
+        && part < filling.Parts.Count && at < filling.Parts[part].Steps.Count ? filling.Parts[part].Steps[at] : null;
+
+    private static (int Part, int Step)? Place(string step) =>
+        step.Split('-') is [var part, var at] && int.TryParse(part, out var p) && int.TryParse(at, out var s) && p >= 0 && s >= 0 ? (p, s) : null;
+
+    // What the larder alone would have left, percent of what was there.
+    private static double? PlannedLeft(BatchSpec spec, string step, Kitchen kitchen)
+    {
+        var (part, at) = Place(step)!.Value;
+        var sheet = FillingStage.Make(spec.Filling!, kitchen).Parts[part];
+        var before = spec.Filling!.Parts[part].Steps[at].Before ?? (at == 0 ? sheet.Start.Mass : sheet.Rows[at - 1].State.Mass);
+        return before.Value > 0 ? 100 * (sheet.Rows[at].Planned / before) : null;
+    }
+
+    private static IEnumerable<Lesson> PanTime(BatchSpec spec, BatchSheet sheet, Timed timed, Kitchen kitchen)
+    {
+        Seconds?[] really = [timed.FirstSide, timed.SecondSide, timed.LastSide];
+        if (really.All(r => r is null) || really.Any(r => r is { Value: <= 0 }))
+        {
+            yield break;
+        }
+
+        // What the estimate would have been on the pan as it was, whatever the cook had in mind.
+        var on = spec with { Pan = spec.Pan with { Own = null, Measured = timed.Pan ?? spec.Pan.Measured } };
+        var estimated = on == spec ? sheet : Planner.Plan(on, kitchen with { Learned = Learned.Nothing }).Value;
+        if (estimated is null || estimated.Pan.Turns.Count == 0)
+        {
+            yield break;
+        }
+
+        var sides = Planned.Of(on, estimated).Sides;
+        var both = sides.Zip(really).Where(s => s.Second is not null).ToList();
+        var ratio = both.Sum(s => s.Second!.Value.Value) / both.Sum(s => s.First.Value);
+        if (both.Count > 0 && ratio is <= MostPanTime and >= 1 / MostPanTime)
+        {
+            yield return new(LessonKind.PanTime, "", ratio);
+        }
+    }
+}

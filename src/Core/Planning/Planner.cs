@@ -1,0 +1,96 @@
+namespace Ystrata.Core.Planning;
+
+/// <summary>From decisions to sheet: pure, the same for the same input, in the order of the work.</summary>
+public static class Planner
+{
+    /// <summary>The sheet of a batch; or why it cannot be worked.</summary>
+    public static Answer<BatchSheet> Plan(BatchSpec spec, Kitchen kitchen) => Check(spec, kitchen).Then<BatchSheet>(batch => Plan(batch));
+
+    /// <summary>Whether a batch can be worked at all. Odd but workable figures pass: the notes speak of those.</summary>
+    public static Answer<CheckedBatch> Check(BatchSpec spec, Kitchen kitchen)
+    {
+        var refusals = SpecCheck.Figures(spec, kitchen);
+        if (refusals.Count > 0)
+        {
+            return refusals;
+        }
+
+        var route = Route.Of(spec);
+        var mix = FlourMix.Of(spec.Dough.Flours, kitchen);
+        var filling = FillingStage.Make(route, kitchen, refusals);
+        if (refusals.Count > 0)
+        {
+            return refusals;
+        }
+
+        var (dough, stuffing, refusal) = DoughSolver.Solve(spec, route, mix, kitchen, filling);
+        if (dough is null)
+        {
+            return refusal!;
+        }
+
+        if (FillingCheck.Wall(spec, stuffing, dough, mix) is { } wall)
+        {
+            return wall;
+        }
+
+        var density = route.DensityOf(dough.Bowl, dough.Actual);
+        var shape = route.Shape(dough.Ball, density);
+        var sheet = SheetStage.Lay(shape, dough.Ball, density, kitchen);
+        var (folded, unworkable) = FoldStage.Work(shape.Steps, sheet, kitchen);
+        return unworkable is { } ? unworkable : new CheckedBatch(spec, kitchen, route, mix, stuffing, dough, shape, sheet, folded);
+    }
+
+    public static BatchSheet Plan(CheckedBatch batch) => Plan(batch, advised: null);
+
+    /// <summary>A batch as it was really cooked: what its plan advises at the pan is known, and what would mend it is asked of the plan alone; neither is worked out for what it became.</summary>
+    internal static BatchSheet AsItWas(CheckedBatch cooked, BatchSheet planned) => Plan(cooked, planned.Pan.Advised);
+
+    private static BatchSheet Plan(CheckedBatch batch, IReadOnlyList<Stay>? advised)
+    {
+        var (spec, kitchen, route, mix, shape) = (batch.Spec, batch.Kitchen, batch.Route, batch.Mix, batch.Shape);
+        var dough = DoughStage.Work(batch);
+        var rest = RestStage.Work(batch, dough);
+        var balls = BallsStage.Work(batch, dough);
+        var sheet = SheetStage.Work(batch, dough, rest);
+        var folded = batch.Folded is [.., var last] ? last : batch.Sheet;
+        var rolled = Rolled.To(folded, shape.RolledTo);
+        var fold = FoldStage.Judge(shape, batch.Sheet, batch.Folded, rolled, dough.Ball, kitchen.Hands);
+        var pieces = balls.Count * fold.Pieces;
+        var filling = FillingStage.Judge(batch, dough, fold);
+        var roll = RollStage.Judge(batch, rolled, fold, dough, filling?.Parcel);
+        var raw = Piece.Divided(dough.Ball, dough.WaterShare, rest.Warm).Laid(shape.Inputs, kitchen);
+        raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling, filling.End, filling.Warm)).CutIn(fold.Pieces);
+        var slab = PanPiece.Of(rolled, dough, filling, FillingNotes.IsRisky(route.Filling, kitchen), route.Poured);
+        var (pan, cooked) = PanStage.Work(batch, slab, raw, dough, fold, advised);
+        var used = Spent.On(batch, balls.Count, pieces);
+
+        return new(
+            route.Stages,
+            dough,
+            rest,
+            balls,
+            sheet,
+            fold,
+            roll,
+            pan,
+            new(raw, cooked),
+            filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel),
+            CostSheet.Of(batch.Dough, used, pieces, kitchen),
+            used,
+            [.. batch.Dough.InIt.SelectMany(i => i.Allergens).Concat(used.SelectMany(u => kitchen[u.Id].Allergens)).Distinct().Order()],
+            SpecMeasures.Of(batch),
+            [
+                .. DoughNotes.Of(batch, dough),
+                .. RestNotes.Of(batch, rest),
+                .. BallsNotes.Of(balls),
+                .. route.Poured ? LadleNotes.Of(spec.Ladle, roll) : [],
+                .. route.Folds ? LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest) : [],
+                .. route.Folds ? LaminationNotes.OfFold(batch, fold, rolled, mended: advised is null) : [],
+                .. filling is null ? [] : FillingNotes.Of(batch, filling),
+                .. route.Poured ? [] : LaminationNotes.OfRoll(batch, roll, fold, folded),
+                .. PanNotes.Of(spec.Pan, pan, slab, roll, fold, kitchen),
+            ],
+            filling);
+    }
+}

@@ -1,0 +1,73 @@
+namespace Ystrata.Core.Stove;
+
+/// <summary>What lies on one place of a pan now; nothing of it when the place is empty.</summary>
+/// <param name="Numbers">Pieces by number; several for a stack.</param>
+/// <param name="Since">Of this stay.</param>
+/// <param name="Due">The turn or the lifting; nothing when nothing lies there.</param>
+/// <param name="Turns">Turns it has had.</param>
+/// <param name="Lift">True when what comes next is the lifting.</param>
+/// <param name="Fat">That goes under it with the next turn.</param>
+/// <param name="Dark">How dark the face is that is up.</param>
+/// <param name="Next">The piece it gets next; nothing when none is left for it.</param>
+public sealed record StovePlace(int Place, int? Bread, IReadOnlyList<int> Numbers, Seconds? Since, Seconds? Due, int Turns, bool Lift, Grams Fat, double Dark, bool Fry, StoveNext? Next);
+
+/// <summary>The piece a place waits for.</summary>
+/// <param name="At">When it goes on.</param>
+public sealed record StoveNext(int Bread, int Number, Seconds At);
+
+/// <summary>How a pan stands to what is cooked on it.</summary>
+public enum PanState
+{
+    Unmeasured,
+    Right,
+    TooCool,
+    TooHot,
+
+    /// <summary>Its fat begins to smoke.</summary>
+    Smokes,
+}
+
+/// <param name="Gone">Nothing more goes on it.</param>
+/// <param name="Heat">As last measured.</param>
+/// <param name="Wanted">For the bread it has or gets.</param>
+/// <param name="SmokeFrom">Nothing where the fat does not smoke.</param>
+/// <param name="Wipe">Before the next piece.</param>
+public sealed record StovePan(int Pan, bool Gone, Celsius? Heat, Celsius Wanted, Celsius? SmokeFrom, PanState State, bool Wipe, IReadOnlyList<StovePlace> Places);
+
+/// <summary>One thing for a hand to do.</summary>
+/// <param name="Rested">How long what it is done to has rested by then; nothing at the pan.</param>
+/// <param name="Fat">That goes with a turn.</param>
+public sealed record StoveTask(int Person, ClockWork Work, int Bread, int Number, int Chore, int? Pan, int? Place, Seconds At, Seconds Until, Seconds? Rested, Grams Fat, bool Under);
+
+public sealed record StovePiece(int Number, PieceAt At, Seconds? Since);
+
+/// <param name="Across">The round to roll it to.</param>
+public sealed record StoveBread(string Name, int Pieces, int Done, int Lost, Millimetres Across, Finish Finish, bool Stuffed, IReadOnlyList<StovePiece> Belt);
+
+/// <param name="Undone">Taken back.</param>
+public sealed record StovePast(StoveEvent Event, bool Undone);
+
+/// <summary>A running service as every screen shows it. All times are seconds after it began.</summary>
+/// <param name="Ends">When the last piece will be lifted as things stand.</param>
+/// <param name="InHand">Until the table then; negative when it will be late.</param>
+/// <param name="Probed">The pan the probe is on.</param>
+/// <param name="Stuck">No hands or no pans: it cannot go on.</param>
+/// <param name="Tasks">In the order of the hands' work, nearest first.</param>
+/// <param name="Left">Since the last event; long ago when it was left open.</param>
+/// <param name="Open">True when it was left open for so long that somebody should say whether it goes on.</param>
+public sealed record StoveSheet(
+    Seconds Now,
+    Seconds Table,
+    Seconds Ends,
+    Seconds InHand,
+    int People,
+    int? Probed,
+    bool Stuck,
+    bool Ended,
+    Seconds Left,
+    bool Open,
+    IReadOnlyList<StovePan> Pans,
+    IReadOnlyList<StoveTask> Tasks,
+    IReadOnlyList<StoveBread> Breads,
+    IReadOnlyList<Breach> Breaches,
+    IReadOnlyList<StovePast> Past);
