@@ -115,7 +115,7 @@ public static class RestStage
 
     private static Minutes Least(CheckedBatch batch, DoughSheet dough)
     {
-        var solids = dough.Purees.Select(p => p.Liquid).Distinct().Sum(i => dough.Portions.Single(p => p.Part == DoughPart.Liquid && p.Index == i).Brings.Solids.Value);
+        var solids = batch.Dough.Bowl.Lines.Zip(dough.Portions).Where(l => l.First.Item.Kind == IngredientKind.Puree).Sum(l => l.Second.Brings.Solids.Value);
         var factor = 1 + PureeAtMost * Math.Min(solids / PureeFull, 1);
         factor *= batch.Spec.Dough.Mix.Kneading switch
         {
