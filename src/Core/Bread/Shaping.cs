@@ -21,5 +21,5 @@ internal sealed record Shaping(Millimetres Across, Millimetres? Width, SheetSpec
     public IReadOnlyList<FoldInput> Inputs { get; } = FoldInputs.Of(Coat, Steps);
 
     private static double RestsAtTheEnd(IReadOnlyList<FoldStep> steps) =>
-        steps.Reverse().TakeWhile(s => s is RestStep or PinchStep).OfType<RestStep>().Sum(s => s.Time.Value);
+        steps.Reverse().TakeWhile(s => s.Seals || s.Rests is not null).Sum(s => s.Rests?.Value ?? 0);
 }

@@ -35,10 +35,11 @@ public sealed record RestBounds(Minutes Chosen, Minutes Least, Minutes Best, Min
 /// <summary>Work before there are pieces: a bowl, a trayful of balls, a step of the filling. Times in whole seconds.</summary>
 /// <param name="Number">Which bowl, trayful or step, from 1.</param>
 /// <param name="After">What must be done before, and how long ago.</param>
-internal sealed record Prep(ClockWork Work, int Number, int Seconds, IReadOnlyList<(int Prep, int Lag)> After);
+/// <param name="Unit">What it was timed by.</param>
+internal sealed record Prep(ClockWork Work, int Number, int Seconds, IReadOnlyList<(int Prep, int Lag)> After, HandUnit? Unit = null);
 
 /// <summary>One ball's work up to a rest, and that rest.</summary>
-internal sealed record Chore(int Seconds, int Rest);
+internal sealed record Chore(int Seconds, int Rest, HandUnit? Unit = null);
 
 /// <summary>What one piece, or one stack, does on a pan: a hand's touch begins every stay, and the last lifts it.</summary>
 internal sealed record Visit(IReadOnlyList<int> Stays, IReadOnlyList<int> Touches)

@@ -96,12 +96,12 @@ internal static class ClockJobs
     {
         var from = new List<int>(sheet.Balls.Count);
         var lots = Math.Min(sheet.Dough.Lots.Count, sheet.Balls.Count);
-        var bowl = Whole(hands[HandWork.MixBowl]) + Whole(sheet.Dough.Mixing.Knead);
+        var bowl = HandUnit.Of(HandWork.MixBowl) + HandUnit.Lasting(new(sheet.Dough.Mixing.Knead.Value * 60));
         var mixed = new List<int>();
         for (var lot = 0; lot < lots; lot++)
         {
             mixed.Add(preps.Count);
-            preps.Add(new(ClockWork.Mix, lot + 1, bowl, []));
+            preps.Add(new(ClockWork.Mix, lot + 1, Whole(hands[HandWork.MixBowl]) + Whole(bowl.Fixed), [], bowl));
         }
 
         var tray = 0;
@@ -112,7 +112,7 @@ internal static class ClockJobs
             {
                 var now = Math.Min(Trayful, balls - done);
                 // A batter is ladled from the bowl: nothing is divided.
-                preps.Add(new(ClockWork.Divide, ++tray, poured ? 0 : now * Whole(hands[HandWork.Divide]), [(mixed[lot], rest)]));
+                preps.Add(new(ClockWork.Divide, ++tray, poured ? 0 : now * Whole(hands[HandWork.Divide]), [(mixed[lot], rest)], poured ? null : HandUnit.Of(HandWork.Divide, now)));
                 from.AddRange(Enumerable.Repeat(preps.Count - 1, now));
             }
         }
@@ -132,9 +132,9 @@ internal static class ClockJobs
         {
             for (var i = 0; i < steps.Count; i++)
             {
-                var (hand, wait) = TimeOf(steps[i], rows[i], i == 0 ? start.Mass : rows[i - 1].State.Mass, hands);
-                preps.Add(new(ClockWork.Filling, ++number, hand, after));
-                after = [(preps.Count - 1, wait)];
+                var (unit, waits) = steps[i].Hands(rows[i], i == 0 ? start.Mass : rows[i - 1].State.Mass, hands);
+                preps.Add(new(ClockWork.Filling, ++number, Whole(unit.Time(hands)), after, unit));
+                after = [(preps.Count - 1, Whole(waits))];
             }
 
             return after;
@@ -144,55 +144,45 @@ internal static class ClockJobs
         return Go(wanted.Together, filling.Rows, filling.Together, joined);
     }
 
-    // What wants hands all along, and what only wants time.
-    private static (int Hands, int Waits) TimeOf(FillingStep step, FillingRow row, Grams mass, HandTimes hands) => step switch
-    {
-        ChopStep => (Whole(hands[HandWork.Chop] * (mass.Value / 100)), 0),
-        SqueezeStep => (Whole(hands[HandWork.Squeeze] * (mass.Value / 100)), 0),
-        SauteStep or SweetenStep => (Math.Max(Whole(row.Time), Whole(hands[HandWork.Season])), 0),
-        _ => (Whole(hands[HandWork.Season]), Whole(row.Time)),
-    };
-
     // The program cut at its rests. What is neither sheeted nor folded nor filled goes straight to the last roll.
     private static List<Chore> Chores(BatchSpec spec, BatchSheet sheet, HandTimes hands, int rest)
     {
-        var stuff = sheet.Filling is null ? 0 : Whole(hands[HandWork.Stuff]);
+        var stuff = HandUnit.Of(HandWork.Stuff, sheet.Filling is null ? 0 : 1);
+        Chore Part(HandUnit unit, int rests) => new(Math.Max(Whole(unit.Time(hands)), 1), rests, unit);
         if (!sheet.Stages.Contains(Stage.Fold))
         {
-            return [new(Whole(hands[HandWork.Roll]) + stuff, rest)];
+            return [Part(HandUnit.Of(HandWork.Roll) + stuff, rest)];
         }
 
-        var steps = spec.Fold.Steps;
-        if (steps.Count == 0 && spec.Sheet.FatMass.Value <= 0 && spec.Sheet.DustMass.Value <= 0)
+        var (steps, coat) = (spec.Fold.Steps, spec.Sheet);
+        if (steps.Count == 0 && coat.FatMass.Value <= 0 && coat.DustMass.Value <= 0)
         {
-            return stuff > 0 ? [new(stuff, rest)] : [];
+            return sheet.Filling is null ? [] : [Part(stuff, rest)];
         }
 
         var chores = new List<Chore>();
-        var now = hands[HandWork.Sheet];
-        now += spec.Sheet.FatMass.Value > 0 ? hands[HandWork.Brush] : default;
-        now += spec.Sheet.DustMass.Value > 0 ? hands[HandWork.Dust] : default;
+        var now = HandUnit.Of(HandWork.Sheet) + HandUnit.Of(HandWork.Brush, coat.FatMass.Value > 0 ? 1 : 0) + HandUnit.Of(HandWork.Dust, coat.DustMass.Value > 0 ? 1 : 0);
         var end = steps.Count;
-        while (end > 0 && steps[end - 1] is RestStep)
+        while (end > 0 && steps[end - 1].Rests is not null)
         {
             end--;
         }
 
         for (var i = 0; i < end; i++)
         {
-            if (steps[i] is RestStep { Time: var time })
+            if (steps[i].Rests is { } time)
             {
-                chores.Add(new(Math.Max(Whole(now), 1), Whole(time)));
-                now = default;
+                chores.Add(Part(now, Whole(time)));
+                now = new([]);
             }
-            else
+            else if (steps[i].Hands is { } use)
             {
-                now += sheet.Fold.Steps[i].Time;
+                // On all the pieces there are by then, as the plan has timed it.
+                now += HandUnit.Of(use.Work, sheet.Fold.Steps[i].Time.Value / hands[use.Work].Value);
             }
         }
 
-        chores.Add(new(Math.Max(Whole(now) + stuff, 1), rest));
-        return chores;
+        return [.. chores, Part(now + stuff, rest)];
     }
 
     private static (Visit Pan, Visit? Fry) Visits(BatchSpec spec, BatchSheet sheet, HandTimes hands, int lay)

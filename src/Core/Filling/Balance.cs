@@ -8,7 +8,7 @@ public static class Balance
     /// <summary>Every part, binder and seasoning so many times; weights that were taken are let go.</summary>
     public static FillingSpec Times(FillingSpec spec, double k)
     {
-        IReadOnlyList<FillingStep> Steps(IReadOnlyList<FillingStep> steps) => [.. steps.Select(s => Step(s, k))];
+        IReadOnlyList<FillingStep> Steps(IReadOnlyList<FillingStep> steps) => [.. steps.Select(s => s.Times(k))];
         return spec with { Parts = [.. spec.Parts.Select(p => p with { Mass = p.Mass * k, Steps = Steps(p.Steps) })], Together = Steps(spec.Together) };
     }
 
@@ -59,14 +59,4 @@ public static class Balance
             times,
             [.. spec.Parts.Select(p => new LaidMass(p.Id, p.Mass * ((times ?? 1) / (1 - p.Trim.Fraction))))]);
     }
-
-    private static FillingStep Step(FillingStep step, double k) => step switch
-    {
-        SauteStep s => s with { FatMass = s.FatMass * k, To = s.To * k, Before = null, After = null },
-        SweetenStep s => s with { Mass = s.Mass * k, Before = null, After = null },
-        BindStep s => s with { Mass = s.Mass * k, Before = null, After = null },
-        SeasonStep s => s with { Mass = s.Mass * k, Before = null, After = null },
-        MoistenStep s => s with { Mass = s.Mass * k, Before = null, After = null },
-        _ => step with { Before = null, After = null },
-    };
 }

@@ -81,7 +81,7 @@ public static class FillingCheck
             if (step.After is { } after)
             {
                 var added = row.Added.Value;
-                if (step is SqueezeStep or SauteStep or SweetenStep && after.Value > there + added + 0.05)
+                if (step.TakesAway && after.Value > there + added + 0.05)
                 {
                     refusals.Add(new(at, RefusalCode.Heavier, after.Value, null, Math.Round(there + added, 1), Grams.Unit));
                     return;

@@ -12,14 +12,6 @@ public static class FillingInputs
         .. Of(spec.Together, made.Rows, "filling.together"),
     ];
 
-    private static IEnumerable<FillingInput> Of(IReadOnlyList<FillingStep> steps, IReadOnlyList<FillingRow> rows, string at) => steps.SelectMany((step, i) => step switch
-    {
-        SaltStep s => [new(null, s.Salt, rows[i].Added)],
-        SauteStep s => [new($"{at}[{i}].fatMass", s.Fat, s.FatMass)],
-        SweetenStep s => [new($"{at}[{i}].mass", s.Sugar, s.Mass)],
-        BindStep s => [new($"{at}[{i}].mass", s.Binder, s.Mass)],
-        SeasonStep s => [new($"{at}[{i}].mass", s.Item, s.Mass)],
-        MoistenStep s => [new($"{at}[{i}].mass", s.Item, s.Mass)],
-        _ => Array.Empty<FillingInput>(),
-    });
+    private static IEnumerable<FillingInput> Of(IReadOnlyList<FillingStep> steps, IReadOnlyList<FillingRow> rows, string at) =>
+        steps.Select((step, i) => step.Input(rows[i], $"{at}[{i}]")).OfType<FillingInput>();
 }

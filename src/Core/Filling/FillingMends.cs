@@ -114,7 +114,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
             return null;
         }
 
-        var grams = new Grams(Math.Ceiling(made.End.Free.Value / FillingWork.Drinks(kitchen[binder])));
+        var grams = new Grams(Math.Ceiling(made.End.Free.Value / BindStep.Drinks(kitchen[binder])));
         var at = spec.Together.Select((s, i) => (s, i)).FirstOrDefault(s => s.s is BindStep { After: null } b && b.Binder == binder, (null!, -1)).i;
         if (at < 0 && spec.Together.Count >= FillingCheck.MostSteps)
         {
@@ -139,7 +139,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
             return null;
         }
 
-        var less = new Grams(Math.Min(Math.Ceiling(wanting.Value / FillingWork.Drinks(kitchen[bind.Binder])), bind.Mass.Value));
+        var less = new Grams(Math.Min(Math.Ceiling(wanting.Value / BindStep.Drinks(kitchen[bind.Binder])), bind.Mass.Value));
         return Of(
             MendCode.BindLess,
             [Quantity.Of("mass", less)],

@@ -126,7 +126,7 @@ public static class FillingNotes
             return false;
         }
 
-        return filling.In.Any(id => kitchen[id].Is(Trait.RawRisk)) || filling.Steps.Any(s => s is CoolStep { Place: RestPlace.Fridge });
+        return filling.In.Any(id => kitchen[id].Is(Trait.RawRisk)) || filling.Steps.Any(s => s.Chills);
     }
 
     private static IEnumerable<Note> Cautions(FillingSpec filling, Kitchen kitchen)
@@ -134,13 +134,13 @@ public static class FillingNotes
         bool Has(Trait trait) => filling.In.Any(id => kitchen[id].Is(trait));
         var steps = filling.Steps.ToList();
         var kinds = filling.Parts.Select(p => kitchen[p.Id].Kind).ToList();
-        var fried = steps.Any(s => s is SauteStep);
+        var fried = steps.Any(s => s.Fries);
         if (IsRisky(filling, kitchen))
         {
             yield return Say(NoteCode.CoreSafe, Severity.Caution, [Quantity.Of("core", Cooked.SafeCore)]);
         }
 
-        if (steps.Any(s => s is SauteStep or BoilStep or BlanchStep or PressureStep or SweetenStep) || kinds.Any(k => k is IngredientKind.Mash or IngredientKind.Meat or IngredientKind.Dairy))
+        if (steps.Any(s => s.Heats) || kinds.Any(k => k is IngredientKind.Mash or IngredientKind.Meat or IngredientKind.Dairy))
         {
             yield return Say(NoteCode.CoolFast, Severity.Caution, []);
         }
@@ -155,14 +155,9 @@ public static class FillingNotes
             yield return Say(NoteCode.RawGarlic, Severity.Caution, []);
         }
 
-        if (steps.Any(s => s is PressureStep))
+        foreach (var note in steps.Select(s => s.Caution(kitchen)).OfType<Note>().DistinctBy(n => n.Code))
         {
-            yield return Say(NoteCode.PressurePot, Severity.Caution, []);
-        }
-
-        if (steps.OfType<BindStep>().Any(s => kitchen[s.Binder].Is(Trait.DrinksSlowly)))
-        {
-            yield return Say(NoteCode.OatsWait, Severity.Watch, [Quantity.Of("time", new Minutes(10))]);
+            yield return note;
         }
     }
 

@@ -25,108 +25,54 @@ public abstract record FillingStep
     /// <summary>What lay on the scale after it; nothing when it was not weighed.</summary>
     public Grams? After { get; init; }
 
+    /// <summary>What it does to the filling.</summary>
+    internal abstract FillingRow Work(FillingState now, FillingAt at);
+
+    /// <summary>A weight taken after it says how much went where it sends it: off with the liquor, off as steam, in from the pot; else it was left on the board.</summary>
+    internal virtual FillingRow Weighed(FillingState before, FillingRow planned, Grams after) =>
+        planned with { State = planned.State.Times(after / planned.State.Mass), Scrap = planned.State.Mass - after };
+
+    /// <summary>Salt draws faster from then on.</summary>
+    internal virtual bool Grates => false;
+
+    /// <summary>A cloth takes more from then on.</summary>
+    internal virtual bool OpensCells => false;
+
+    /// <summary>It leaves no more than there was.</summary>
+    internal virtual bool TakesAway => false;
+
+    internal virtual bool Heats => false;
+
+    internal virtual bool Fries => false;
+
+    internal virtual bool Chills => false;
+
+    /// <summary>What wants hands all along, and what only wants time.</summary>
+    /// <param name="mass">That it is done to.</param>
+    internal virtual (HandUnit Unit, Seconds Waits) Hands(FillingRow row, Grams mass, HandTimes hands) => (HandUnit.Lasting(hands[HandWork.Season]), new(row.Time.Value * 60));
+
+    /// <summary>What it puts in; nothing where it puts in nothing.</summary>
+    internal virtual FillingInput? Input(FillingRow row, string at) => null;
+
+    /// <summary>The same for so many times the filling; weights that were taken are let go.</summary>
+    internal virtual FillingStep Times(double k) => this with { Before = null, After = null };
+
+    /// <summary>What to watch of it, whatever it makes; nothing where nothing is.</summary>
+    internal virtual Note? Caution(Kitchen kitchen) => null;
+
     /// <summary>Every number of it by the name of its field.</summary>
     internal virtual IEnumerable<(string Name, double Value)> Figures => [];
 
     /// <summary>Every larder id of it by the name of its field.</summary>
     internal virtual IEnumerable<(string Name, string Id)> Ids => [];
+
+    // Hands stay with a pan that is stirred.
+    private protected static (HandUnit Unit, Seconds Waits) Stirred(FillingRow row, HandTimes hands) =>
+        (HandUnit.Lasting(new(Math.Max(row.Time.Value * 60, hands[HandWork.Season].Value))), default);
 }
 
-public enum ChopBy
-{
-    Chop,
-    Grate,
-    Mash,
-}
-
-/// <param name="Grain">How big the biggest bits are.</param>
-public sealed record ChopStep(ChopBy By, Millimetres Grain) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("grain", Grain.Value)];
-}
-
-/// <summary>Salted and left to let its water go; the water lies loose until it is drained or squeezed out.</summary>
-/// <param name="Share">Percent of what is salted.</param>
-public sealed record SaltStep(string Salt, Percent Share, Minutes Time) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("share", Share.Value), ("time", Time.Value)];
-
-    internal override IEnumerable<(string Name, string Id)> Ids => [("salt", Salt)];
-}
-
-public enum SqueezeBy
-{
-    /// <summary>Only what lies loose runs off.</summary>
-    Drain,
-    Hand,
-    Cloth,
-}
-
-public sealed record SqueezeStep(SqueezeBy By) : FillingStep;
-
-public sealed record BlanchStep(Minutes Time) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value)];
-}
-
-public sealed record BoilStep(Minutes Time) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value)];
-}
-
-public sealed record SoakStep(Minutes Time) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value)];
-}
-
-public sealed record PressureStep(Minutes Time) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value)];
-}
-
-/// <summary>Stirred in an open pan, which drives water off.</summary>
-/// <param name="Pan">Across.</param>
-/// <param name="To">Until it weighs so much, however long that takes; nothing for a fixed time.</param>
-public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams FatMass, Grams? To = null) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value), ("pan", Pan.Value), ("fatMass", FatMass.Value), ("to", To?.Value ?? 1)];
-
-    internal override IEnumerable<(string Name, string Id)> Ids => [("fat", Fat)];
-}
-
-/// <summary>Sugar melted into it and stirred until it leaves the side of the pan.</summary>
-public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millimetres Pan) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value), ("time", Time.Value), ("pan", Pan.Value)];
-
-    internal override IEnumerable<(string Name, string Id)> Ids => [("sugar", Sugar)];
-}
-
-/// <summary>Spread on a tray.</summary>
-public sealed record CoolStep(Minutes Time, RestPlace Place) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value)];
-}
-
-/// <summary>Something dry that drinks what is free.</summary>
-public sealed record BindStep(string Binder, Grams Mass) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value)];
-
-    internal override IEnumerable<(string Name, string Id)> Ids => [("binder", Binder)];
-}
-
-public sealed record SeasonStep(string Item, Grams Mass) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value)];
-
-    internal override IEnumerable<(string Name, string Id)> Ids => [("item", Item)];
-}
-
-/// <summary>Something wet or fat for a filling that crumbles.</summary>
-public sealed record MoistenStep(string Item, Grams Mass) : FillingStep
-{
-    internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value)];
-
-    internal override IEnumerable<(string Name, string Id)> Ids => [("item", Item)];
-}
+/// <summary>What a step is worked with.</summary>
+/// <param name="Draw">Share of the water that salt draws at 1.5 %, 0 to 1.</param>
+/// <param name="Cloth">Share of the remaining water that a cloth takes, 0 to 1.</param>
+/// <param name="Grated">It was grated before.</param>
+internal sealed record FillingAt(double Draw, double Cloth, bool Grated, Kitchen Kitchen);

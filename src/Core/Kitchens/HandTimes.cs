@@ -103,7 +103,7 @@ public sealed record HandTimes(IReadOnlyDictionary<HandWork, Seconds> Own)
     /// <summary>One step, on all the pieces one ball has become.</summary>
     /// <param name="after">The piece after the step.</param>
     public Seconds Of(FoldStep step, Form after) =>
-        Behind(step) is { } work ? this[work.Work] * (work.Times * (work.Cuts ? 1 : after.Count)) : default;
+        step.Hands is { } use ? this[use.Work] * (use.Times * (use.Cuts ? 1 : after.Count)) : default;
 
     /// <summary>From the first sheet to the last roll: everything done to one ball.</summary>
     internal Seconds OfProgram(Shaping shape, IReadOnlyList<Form> steps)
@@ -118,47 +118,9 @@ public sealed record HandTimes(IReadOnlyDictionary<HandWork, Seconds> Own)
 
         return sum;
     }
-
-    /// <summary>What a step is to the hands, and how often; nothing for a rest. A cut is made once, whatever it makes.</summary>
-    internal static (HandWork Work, double Times, bool Cuts)? Behind(FoldStep step) => step switch
-    {
-        CutLogStep s => (HandWork.CutSlice, s.Slices, true),
-        StripsStep s => (HandWork.CutStrip, s.Count, true),
-        RollStep or RollLongStep => (HandWork.Roll, 1, false),
-        PressStep => (HandWork.Press, 1, false),
-        StretchStep => (HandWork.Stretch, 1, false),
-        BrushStep => (HandWork.Brush, 1, false),
-        PasteStep => (HandWork.Paste, 1, false),
-        DustStep => (HandWork.Dust, 1, false),
-        ScatterStep or SeedsStep => (HandWork.Scatter, 1, false),
-        HalfStep => (HandWork.Fold, 1, false),
-        LetterStep or GateStep => (HandWork.Fold, 2, false),
-        EnvelopeStep => (HandWork.Fold, 4, false),
-        AccordionStep s => (HandWork.Pleat, s.Pleats, false),
-        EncloseStep => (HandWork.Enclose, 1, false),
-        SlitStep s => (HandWork.Slit, s.Ribbons, false),
-        MatRollStep => (HandWork.MatRoll, 1, false),
-        CoilStep => (HandWork.Coil, 1, false),
-        ConeStep s => (HandWork.ConeTurn, s.Turns, false),
-        PinchStep => (HandWork.Pinch, 1, false),
-        _ => null,
-    };
 }
 
-/// <summary>How hard a program is on untrained hands.</summary>
-public static class Difficulty
-{
-    /// <summary>1 easy to 5 hard: 1 and the weights of the steps, a hard kind counted once however often it comes (empirical).</summary>
-    public static int Of(IReadOnlyList<FoldStep> steps) => Math.Clamp((int)Math.Round(1 + steps.GroupBy(s => s.GetType()).Sum(g => Weight(g.First()))), 1, 5);
-
-    private static double Weight(FoldStep step) => step switch
-    {
-        EncloseStep => 1.5,
-        StretchStep or ConeStep or SlitStep or CutLogStep => 1,
-        CoilStep or AccordionStep or StripsStep => 0.8,
-        MatRollStep or RollLongStep or PasteStep => 0.5,
-        LetterStep or EnvelopeStep or GateStep or RollStep => 0.3,
-        PinchStep => 0.2,
-        _ => 0.1,
-    };
-}
+/// <summary>What a step is to the hands.</summary>
+/// <param name="Times">How often.</param>
+/// <param name="Cuts">A cut is made once, whatever it makes; anything else on every piece there is.</param>
+internal sealed record HandUse(HandWork Work, double Times = 1, bool Cuts = false);

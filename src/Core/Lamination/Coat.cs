@@ -13,6 +13,8 @@ public readonly record struct Coat(Micrometres Film, Load Fat, Load Dust, Load B
         Load.From(mass, area),
         default);
 
+    public static Coat OfPaste(Grams fatMass, Ingredient fat, Grams flourMass, SquareCentimetres area) => OfFat(fatMass, fat, area) + OfDust(flourMass, area);
+
     public static Coat OfDust(Grams mass, SquareCentimetres area) => new(default, default, Load.From(mass, area));
 
     public static Coat OfBits(Grams mass, SquareCentimetres area) => new(default, default, default, Load.From(mass, area));

@@ -26,24 +26,6 @@ public static class FoldInputs
     public static IReadOnlyList<FoldInput> Of(SheetSpec? sheet, IReadOnlyList<FoldStep> steps) =>
     [
         .. sheet is null ? [] : new FoldInput[] { new("sheet.fatMass", sheet.Fat, sheet.FatMass, LaidIn.Fat), new("sheet.dustMass", sheet.Dust, sheet.DustMass, LaidIn.Dust) },
-        .. steps.SelectMany((s, i) => OfStep(s, $"fold.steps[{i}]").Select(u => u with { Pieces = PiecesBefore(steps, i) })),
+        .. steps.SelectMany((s, i) => s.Inputs($"fold.steps[{i}]").Select(u => u with { Pieces = steps.Take(i).Aggregate(1, (pieces, before) => pieces * before.Makes) })),
     ];
-
-    private static int PiecesBefore(IReadOnlyList<FoldStep> steps, int step) => steps.Take(step).Aggregate(1, (pieces, s) => s switch
-    {
-        StripsStep { Gathered: false } strips => pieces * strips.Count,
-        CutLogStep log => pieces * log.Slices,
-        _ => pieces,
-    });
-
-    private static IEnumerable<FoldInput> OfStep(FoldStep step, string at) => step switch
-    {
-        BrushStep s => [new(at + ".mass", s.Fat, s.Mass, LaidIn.Fat)],
-        DustStep s => [new(at + ".mass", s.Flour, s.Mass, LaidIn.Dust)],
-        ScatterStep s => [new(at + ".mass", s.Item, s.Mass, LaidIn.Bits)],
-        SeedsStep s => [new(at + ".mass", s.Item, s.Mass, LaidIn.Bits)],
-        PasteStep s => [new(at + ".mass", s.Fat, s.Mass, LaidIn.Fat), new(at + ".flourMass", s.Flour, s.FlourMass, LaidIn.Dust)],
-        EncloseStep s => [new(at + ".mass", s.Fat, s.Mass, LaidIn.Fat), new(at + ".flourMass", s.Flour, s.FlourMass, LaidIn.Dust)],
-        _ => [],
-    };
 }

@@ -77,7 +77,7 @@ public static class FoldStage
                 return (pieces, refusal);
             }
 
-            piece = Folding.Apply(steps[i], piece, i, kitchen);
+            piece = steps[i].Apply(piece, i, kitchen);
             pieces.Add(piece);
         }
 
@@ -122,9 +122,12 @@ public static class FoldStage
             rolled.Piece.Count,
             rolled.Piece.Ribbons > 1 ? rolled.Piece.Ribbons * full.Count : null,
             times.OfProgram(shape, steps),
-            Difficulty.Of(shape.Steps),
+            DifficultyOf(shape.Steps),
             FlakeSheet.Of(rolled, rings, shape.By));
     }
+
+    // 1 easy to 5 hard: 1 and what the steps add (empirical).
+    private static int DifficultyOf(IReadOnlyList<FoldStep> steps) => Math.Clamp((int)Math.Round(1 + steps.DistinctBy(s => s.GetType()).Sum(s => s.Difficulty)), 1, 5);
 
     /// <summary>Leaves of a pile that come apart: 1 + contacts that are not fused.</summary>
     public static int ApartIn(Pile pile) => 1 + pile.CountOf(c => c.State != ContactState.Fused);

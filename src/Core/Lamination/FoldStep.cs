@@ -2,7 +2,7 @@ using System.Text.Json.Serialization;
 
 namespace Ystrata.Core.Lamination;
 
-/// <summary>One step of a fold program, in the order of the work.</summary>
+/// <summary>One step of a fold program, in the order of the work. Everything there is to say of a kind of step stands in its own file; here, what any of them may say.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(RollStep), "roll")]
 [JsonDerivedType(typeof(RollLongStep), "rollLong")]
@@ -27,7 +27,71 @@ namespace Ystrata.Core.Lamination;
 [JsonDerivedType(typeof(PinchStep), "pinch")]
 [JsonDerivedType(typeof(SeedsStep), "seeds")]
 [JsonDerivedType(typeof(RestStep), "rest")]
-public abstract record FoldStep;
+public abstract record FoldStep
+{
+    /// <summary>What it does to the piece.</summary>
+    /// <param name="index">Its place in the program, from 0.</param>
+    internal abstract Form Apply(Form piece, int index, Kitchen kitchen);
+
+    /// <summary>How many times the leaves it makes of the fullest place.</summary>
+    internal virtual int Copies(Form piece) => 1;
+
+    /// <summary>The creases it folds, in order, on the piece before it.</summary>
+    internal virtual IReadOnlyList<Crease> Creases(Form piece) => [];
+
+    /// <summary>Pieces it makes of one.</summary>
+    internal virtual int Makes => 1;
+
+    /// <summary>It is a fold, and leaves can be one too many by it.</summary>
+    internal virtual bool Folds => false;
+
+    /// <summary>It closes the rim.</summary>
+    internal virtual bool Seals => false;
+
+    /// <summary>So long the piece rests, and hands do nothing; nothing for what hands do.</summary>
+    internal virtual Minutes? Rests => null;
+
+    /// <summary>What it is to the hands; nothing for a rest.</summary>
+    internal virtual HandUse? Hands => null;
+
+    /// <summary>What it adds to how hard a program is (empirical); a kind counts once, however often it comes.</summary>
+    internal virtual double Difficulty => 0.1;
+
+    /// <summary>Why hands cannot do it on this piece; nothing when they can.</summary>
+    internal virtual Refusal? Unworkable(Form piece, string at) => null;
+
+    /// <summary>Every number of it by the name of its field.</summary>
+    internal virtual IEnumerable<(string Name, double Value)> Figures => [];
+
+    /// <summary>Every larder id of it by the name of its field.</summary>
+    internal virtual IEnumerable<(string Name, string Id)> Ids => [];
+
+    /// <summary>What it lays in, on one piece.</summary>
+    internal virtual IEnumerable<FoldInput> Inputs(string at) => [];
+
+    /// <summary>The same with another mass of fat; the same where it lays none.</summary>
+    internal virtual FoldStep WithFat(Func<Grams, Grams> change) => this;
+
+    /// <summary>The lines it cuts, on the piece before it.</summary>
+    internal virtual IReadOnlyList<PlanMark> Marks(Form piece) => [];
+
+    /// <summary>The flat piece as it is drawn after it.</summary>
+    internal virtual PlanView.Papers Draw(Form before, Form after, PlanView.Papers papers) => papers.Folded(Creases(before));
+
+    /// <summary>What to watch of it, once the piece has been rolled out; nothing where nothing is.</summary>
+    internal virtual Note? Watch(StepAt at) => null;
+
+    private protected static Refusal? NeedsFlat(Form piece, string at) => piece.Flat ? null : new(at, RefusalCode.NeedsFlat);
+
+    private protected Refusal? TooManyPieces(Form piece, string field) => Makes > 1 && piece.Count * Makes > StepCheck.MostOfOne
+        ? new(field, RefusalCode.TooManyPiecesOfOne, piece.Count * Makes, null, StepCheck.MostOfOne)
+        : null;
+}
+
+/// <summary>A step in the program it was worked in.</summary>
+/// <param name="Leaf">The thinnest leaf once it is rolled out.</param>
+/// <param name="With">The program with another step in its place.</param>
+internal sealed record StepAt(int Index, StepSheet Sheet, Millimetres Leaf, Kitchen Kitchen, Func<FoldStep, FoldSpec> With);
 
 /// <summary>Which face something is laid on.</summary>
 public enum LaidOn
@@ -38,78 +102,3 @@ public enum LaidOn
     /// <summary>The face that lies on an oiled or strewn board.</summary>
     Board,
 }
-
-/// <summary>Roll out until the piece is as big as a round of this diameter. A pin never makes it smaller.</summary>
-public sealed record RollStep(Millimetres Diameter) : FoldStep;
-
-/// <summary>Roll out to a rectangle. Sides too short for the piece are kept in proportion and made long enough.</summary>
-public sealed record RollLongStep(Millimetres Length, Millimetres Width) : FoldStep;
-
-/// <summary>Press flat by hand until the piece is as big as a round of this diameter.</summary>
-public sealed record PressStep(Millimetres Diameter) : FoldStep;
-
-/// <summary>Pull a sheet or rope to so many times its length; the other two sides give alike.</summary>
-public sealed record StretchStep(double Times) : FoldStep;
-
-/// <summary>Spread fat over a face.</summary>
-/// <param name="Rim">Left bare all round; nothing when it goes to the very edge.</param>
-public sealed record BrushStep(string Fat, Grams Mass, LaidOn On = LaidOn.Top, Millimetres? Rim = null) : FoldStep;
-
-/// <summary>Spread a paste of fat and flour over the face that is up.</summary>
-/// <param name="Mass">Of the fat.</param>
-public sealed record PasteStep(string Fat, Grams Mass, string Flour, Grams FlourMass) : FoldStep;
-
-/// <summary>Sprinkle flour or starch over the face that is up.</summary>
-public sealed record DustStep(string Flour, Grams Mass) : FoldStep;
-
-/// <summary>Scatter herbs, seeds, spice over the face that is up.</summary>
-/// <param name="Grain">Of the largest bits.</param>
-public sealed record ScatterStep(string Item, Grams Mass, Millimetres Grain) : FoldStep;
-
-/// <summary>Half over half: top on top.</summary>
-public sealed record HalfStep : FoldStep;
-
-/// <summary>Two thirds over one: a top on a top, then a top on a back.</summary>
-public sealed record LetterStep : FoldStep;
-
-/// <summary>Two quarters in, to meet in the middle.</summary>
-public sealed record GateStep : FoldStep;
-
-/// <summary>Four sides to the middle.</summary>
-/// <param name="Overlap">True when opposite sides lie over each other in thirds, false when they just meet.</param>
-public sealed record EnvelopeStep(bool Overlap) : FoldStep;
-
-/// <summary>Pleats laid flat: top on top and back on back by turns.</summary>
-public sealed record AccordionStep(int Pleats) : FoldStep;
-
-/// <summary>Lay a dough of fat and flour on one half, fold the other half over it and close the rim.</summary>
-/// <param name="Mass">Of the fat.</param>
-public sealed record EncloseStep(string Fat, Grams Mass, string Flour, Grams FlourMass) : FoldStep;
-
-/// <summary>Cut into strips of equal width.</summary>
-/// <param name="Gathered">True when they are laid on each other, false when each is a piece of its own.</param>
-public sealed record StripsStep(int Count, bool Gathered) : FoldStep;
-
-/// <summary>Parallel cuts that stop short of the edge.</summary>
-public sealed record SlitStep(int Ribbons) : FoldStep;
-
-/// <summary>Roll up like a mat into a rope: top on back all along.</summary>
-public sealed record MatRollStep : FoldStep;
-
-/// <summary>Cut the rolled log across and set each slice on its cut face.</summary>
-public sealed record CutLogStep(int Slices) : FoldStep;
-
-/// <summary>Wind a rope flat upon itself, or a strip on its edge, and press it.</summary>
-public sealed record CoilStep : FoldStep;
-
-/// <summary>One cut to the centre, wound round, the point pushed in: back on top all along.</summary>
-public sealed record ConeStep(int Turns) : FoldStep;
-
-/// <summary>Pinch the rim shut.</summary>
-public sealed record PinchStep : FoldStep;
-
-/// <summary>Press seeds or herbs on a face.</summary>
-public sealed record SeedsStep(string Item, Grams Mass, LaidOn On = LaidOn.Top) : FoldStep;
-
-/// <summary>Let the folded piece rest, covered.</summary>
-public sealed record RestStep(Minutes Time) : FoldStep;

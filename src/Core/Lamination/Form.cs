@@ -103,8 +103,44 @@ public sealed record Form(Outline Outline, Layout Layout, int Count = 1, int Rib
         Rings = Rings?.Spread(k),
     };
 
-    /// <summary>Lays more on the face that is up, everywhere.</summary>
-    public Form Coated(Coat more) => this with { Layout = Layout.With(p => p.Coated(more)) };
+    /// <summary>Lays more on one of its faces, everywhere.</summary>
+    public Form Coated(Coat more, LaidOn on = LaidOn.Top) => this with { Layout = Layout.With(p => p.Coated(more, on)) };
+
+    /// <summary>A fold, cut or stretch is along the longer side.</summary>
+    public Axis Along => Layout.Width > Layout.Length + 1e-6 ? Axis.Y : Axis.X;
+
+    /// <summary>Rolls until the area is that of a round of this diameter; a piece that is already bigger stays as it is.</summary>
+    public Form RolledTo(Millimetres diameter)
+    {
+        var flat = Winding.Flattened(this);
+        var k = SquareCentimetres.OfRound(diameter).Value / flat.Area.Value;
+        return k > 1 ? flat.Spread(k) : flat;
+    }
+
+    /// <summary>Folded along these lines, one after the other.</summary>
+    internal Form Creased(IReadOnlyList<Crease> creases, int step)
+    {
+        var layout = Layout;
+        foreach (var crease in creases)
+        {
+            layout = crease.Wedge is { } angle
+                ? Layout.Sector(Layout.Right, angle, Fullest.Piled([false, true], step))
+                : layout.Folded(crease.Axis, crease.Line, crease.Beyond, crease.Under, step);
+        }
+
+        return this with { Outline = Outline.Block, Layout = layout };
+    }
+
+    /// <summary>The same, of a piece that lies even and is folded once: a round becomes a half-moon, that a wedge.</summary>
+    internal Form Halved(IReadOnlyList<Crease> creases, int step) => Creased(creases, step) with
+    {
+        Outline = Piles.Count > 1 ? Outline.Block : Outline switch
+        {
+            Outline.Round => Outline.HalfMoon,
+            Outline.HalfMoon or Outline.Wedge => Outline.Wedge,
+            _ => Outline.Block,
+        },
+    };
 
     /// <summary>Uneven places worked into one: the fullest pile's leaves, holding everything the piece holds.</summary>
     public Pile Evened() => Piles.Count == 1

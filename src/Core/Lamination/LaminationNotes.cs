@@ -12,9 +12,6 @@ public static class LaminationNotes
     // Under this share of the bread the fullest place does not speak for it (empirical).
     private static readonly Percent FullCover = new(75);
 
-    // Scattered bits this many times a leaf tear it (models.md E has the same for lumps and walls; empirical).
-    private const double GrainPerLeaf = 1.5;
-
     // No round is mended to more than a usual pan holds, mm.
     private const double WidestByMend = 320;
 
@@ -70,14 +67,14 @@ public static class LaminationNotes
     internal static IEnumerable<Note> OfFold(CheckedBatch batch, FoldSheet fold, Rolled rolled, bool mended)
     {
         var spec = batch.Spec;
-        foreach (var note in OfSteps(spec, fold, rolled, batch.Kitchen))
+        foreach (var note in OfSteps(spec.Fold, fold, rolled, batch.Kitchen))
         {
             yield return note;
         }
 
         var contacts = fold.Nominal - 1;
         var mends = mended ? new FoldMends(batch) : null;
-        if (fold.Fused > 0 && fold.InsideFat.Value + fold.InsideDust.Value <= 0 && spec.Fold.Steps.Any(s => s is PinchStep))
+        if (fold.Fused > 0 && fold.InsideFat.Value + fold.InsideDust.Value <= 0 && spec.Fold.Steps.Any(s => s.Seals))
         {
             yield return new(NoteCode.SealedShut, Stage.Fold, Severity.Right, [Quantity.Count("leaves", fold.Nominal)]);
         }
@@ -141,33 +138,10 @@ public static class LaminationNotes
         }
     }
 
-    private static IEnumerable<Note> OfSteps(BatchSpec spec, FoldSheet fold, Rolled rolled, Kitchen kitchen)
+    private static IEnumerable<Note> OfSteps(FoldSpec fold, FoldSheet sheet, Rolled rolled, Kitchen kitchen)
     {
-        var leaf = rolled.Fullest.Leaves.Min(l => l.Value);
-        for (var i = 0; i < spec.Fold.Steps.Count; i++)
-        {
-            FoldSpec With(FoldStep step) => new([.. spec.Fold.Steps.Take(i), step, .. spec.Fold.Steps.Skip(i + 1)]);
-            switch (spec.Fold.Steps[i])
-            {
-                case BrushStep { On: LaidOn.Top } brush when fold.Steps[i].Film.Value > SheetStage.HoldsFilm.Value:
-                    var most = Coat.FatFor(SheetStage.HoldsFilm, kitchen[brush.Fat], fold.Steps[i].Area);
-                    yield return RunsOut(Stage.Fold, brush.Mass, most, fold.Steps[i].Film, brush.Fat) with
-                    {
-                        Mends = [new(MendCode.BrushLess, [Quantity.Of("fat", most.Down()), Quantity.Count("step", i + 1)], Fold: With(brush with { Mass = most.Down() }))],
-                    };
-                    break;
-                case ScatterStep scatter when scatter.Grain.Value > leaf * GrainPerLeaf:
-                    var grain = new Millimetres(Math.Max(Math.Floor(leaf * GrainPerLeaf * 10) / 10, 0.1));
-                    yield return new(
-                        NoteCode.GrainTears,
-                        Stage.Fold,
-                        Severity.Watch,
-                        [Quantity.Of("grain", scatter.Grain), Quantity.Of("leaf", new Millimetres(leaf)), Quantity.Count("step", i + 1)],
-                        scatter.Item,
-                        [new(MendCode.ChopTo, [Quantity.Of("grain", grain), Quantity.Count("step", i + 1)], Fold: With(scatter with { Grain = grain }))]);
-                    break;
-            }
-        }
+        var leaf = rolled.Fullest.Leaves.MinBy(l => l.Value);
+        return fold.Steps.Select((step, i) => step.Watch(new(i, sheet.Steps[i], leaf, kitchen, other => new([.. fold.Steps.Take(i), other, .. fold.Steps.Skip(i + 1)])))).OfType<Note>();
     }
 
     internal static IEnumerable<Note> OfRoll(CheckedBatch batch, RollSheet roll, FoldSheet fold, Form beforeRoll)
@@ -235,13 +209,7 @@ public static class LaminationNotes
     {
         Grams Less(Grams fat) => new(Math.Max(Math.Floor(fat.Value * share * 10) / 10, 0.1));
         var sheet = spec.Sheet.FatMass.Value > 0 ? spec.Sheet with { FatMass = Less(spec.Sheet.FatMass) } : null;
-        var fold = new FoldSpec([.. spec.Fold.Steps.Select(step => step switch
-        {
-            BrushStep s => s with { Mass = Less(s.Mass) },
-            PasteStep s => s with { Mass = Less(s.Mass) },
-            EncloseStep s => s with { Mass = Less(s.Mass) },
-            _ => step,
-        })]);
+        var fold = new FoldSpec([.. spec.Fold.Steps.Select(step => step.WithFat(Less))]);
         return new(MendCode.FatShare, [Quantity.Of("share", Percent.FromFraction(share))], Sheet: sheet, Fold: fold);
     }
 
@@ -263,10 +231,10 @@ public static class LaminationNotes
     // Where leaves are smeared the last fold is one too many.
     private static int? LastFold(FoldSpec fold)
     {
-        var last = fold.Steps.Select((s, i) => (s, i)).LastOrDefault(s => s.s is HalfStep or LetterStep or GateStep or EnvelopeStep or AccordionStep);
+        var last = fold.Steps.Select((s, i) => (s, i)).LastOrDefault(s => s.s.Folds);
         return last.s is null ? null : last.i;
     }
 
-    private static Note RunsOut(Stage stage, Grams fat, Grams most, Micrometres film, string item) => new(
+    internal static Note RunsOut(Stage stage, Grams fat, Grams most, Micrometres film, string item) => new(
         NoteCode.FatRunsOut, stage, Severity.Wrong, [Quantity.Of("fat", fat), Quantity.Of("most", most), Quantity.Of("film", film)], item);
 }

@@ -43,125 +43,43 @@ public sealed record PlanView(IReadOnlyList<Facet> Facets, IReadOnlyList<PlanMar
     // Of a thick pile only what lies near either face can be seen.
     private const int MostFacets = 48;
 
-    private const double SlitStopsAt = 0.88;
-
     /// <summary>The first sheet, then the piece after every step.</summary>
-    public static PlanView OfSheet(Form sheet) => new([.. Sheet(sheet).Select(s => s.Seen())], []);
+    public static PlanView OfSheet(Form sheet) => new(Papers.Of(sheet).Seen(), []);
 
     public static PlanView[] Of(IReadOnlyList<FoldStep> steps, Form sheet, IReadOnlyList<Form> pieces)
     {
         var views = new PlanView[steps.Count];
-        var (before, sheets) = (sheet, Sheet(sheet));
+        var (before, papers) = (sheet, Papers.Of(sheet));
         for (var i = 0; i < steps.Count; i++)
         {
-            var marks = before.Flat ? MarksOf(steps[i], before) : [];
-            var after = pieces[i];
-            sheets = After(steps[i], before, after, sheets);
-            views[i] = new(after.Flat ? [.. sheets.Select(s => s.Seen())] : [], marks);
+            var (step, after) = (steps[i], pieces[i]);
+            PlanMark[] marks = !before.Flat ? [] : step.Creases(before) is { Count: > 0 } creases ? [.. creases.Select(c => MarkOf(c, before.Layout))] : [.. step.Marks(before)];
+            papers = !after.Flat ? Papers.None : !before.Flat || papers.Count == 0 ? Papers.Of(after) : step.Draw(before, after, papers);
+            views[i] = new(papers.Seen(), marks);
             before = after;
         }
 
         return views;
     }
 
-    private static List<Paper> After(FoldStep step, Form before, Form after, List<Paper> papers)
-    {
-        if (!after.Flat)
-        {
-            return [];
-        }
-
-        var creases = Folding.Creases(step, before);
-        if (creases.Count > 0)
-        {
-            papers = step is EncloseStep ? papers.ConvertAll(p => p with { Up = Dressing.FatAndDust }) : papers;
-            foreach (var crease in creases)
-            {
-                papers = Folded(papers, crease);
-            }
-
-            return papers;
-        }
-
-        var (top, bottom) = (Dressed(after.Fullest.Top), Dressed(after.Fullest.Bottom));
-        var (x, y) = (after.Layout.Length / before.Layout.Length, after.Layout.Width / before.Layout.Width);
-        return step switch
-        {
-            RollLongStep or StripsStep => Sheet(after),
-            _ when !before.Flat || papers.Count == 0 => Sheet(after),
-            RollStep or PressStep or StretchStep => papers.ConvertAll(p => p with { Points = Scaled(p.Points, x, y) }),
-            BrushStep or PasteStep or DustStep => papers.ConvertAll(p => p with { Up = top, Down = bottom }),
-            _ => papers,
-        };
-    }
-
-    private static Dressing Dressed(Coat coat) => (coat.Film.Value > 0, coat.Dust.Value > 0) switch
-    {
-        (true, true) => Dressing.FatAndDust,
-        (true, false) => Dressing.Fat,
-        (false, true) => Dressing.Dust,
-        _ => Dressing.Bare,
-    };
-
-    private static List<Paper> Sheet(Form piece)
+    /// <summary>A cut along the piece.</summary>
+    /// <param name="share">How far across it, 0 to 1.</param>
+    /// <param name="reach">Of its length.</param>
+    internal static PlanMark Cut(Form piece, double share, double reach = 1)
     {
         var layout = piece.Layout;
-        double[] points = piece.Outline == Outline.Round
-            ? [.. Enumerable.Range(0, ArcPoints).SelectMany(i => OnArc(layout.Right, 2 * Math.PI * i / ArcPoints))]
-            : [layout.Left, layout.Low, layout.Right, layout.Low, layout.Right, layout.High, layout.Left, layout.High];
-        return [new(points, Dressed(piece.Fullest.Top), Dressed(piece.Fullest.Bottom))];
+        var at = share - 0.5;
+        double[] line = piece.Along == Axis.X
+            ? [-layout.Length / 2 * reach, at * layout.Width, layout.Length / 2 * reach, at * layout.Width]
+            : [at * layout.Length, -layout.Width / 2 * reach, at * layout.Length, layout.Width / 2 * reach];
+        var (x, y) = (Mid(layout.Left, layout.Right), Mid(layout.Low, layout.High));
+        return new(MarkKind.Cut, Rounded([line[0] + x, line[1] + y, line[2] + x, line[3] + y]), null);
     }
 
-    private static double[] OnArc(double radius, double angle) => [radius * Math.Cos(angle), radius * Math.Sin(angle)];
-
-    private static double[] Scaled(double[] points, double x, double y) => [.. points.Select((p, i) => i % 2 == 0 ? p * x : p * y)];
-
-    private static List<Paper> Folded(List<Paper> papers, Crease crease)
+    internal static PlanMark CutToTheMiddle(Form piece)
     {
-        var line = Line.Of(crease);
-        var (stays, moves) = (new List<Paper>(papers.Count), new List<Paper>(papers.Count));
-        foreach (var paper in papers)
-        {
-            if (line.Keep(paper.Points, -1) is { Length: > 4 } kept)
-            {
-                stays.Add(paper with { Points = kept });
-            }
-
-            if (line.Keep(paper.Points, 1) is { Length: > 4 } moved)
-            {
-                moves.Add(new(line.Mirror(moved), paper.Down, paper.Up));
-            }
-        }
-
-        moves.Reverse();
-        List<Paper> laid = crease.Under ? [.. moves, .. stays] : [.. stays, .. moves];
-        return laid.Count <= 2 * MostFacets ? laid : [.. laid.Take(MostFacets), .. laid.TakeLast(MostFacets)];
-    }
-
-    private static PlanMark[] MarksOf(FoldStep step, Form piece)
-    {
-        var layout = piece.Layout;
-        if (Folding.Creases(step, piece) is { Count: > 0 } creases)
-        {
-            return [.. creases.Select(c => MarkOf(c, layout))];
-        }
-
-        double[] Lengthwise(double share, double reach)
-        {
-            var along = Folding.Along(piece);
-            var at = share - 0.5;
-            return along == Axis.X
-                ? [-layout.Length / 2 * reach, at * layout.Width, layout.Length / 2 * reach, at * layout.Width]
-                : [at * layout.Length, -layout.Width / 2 * reach, at * layout.Length, layout.Width / 2 * reach];
-        }
-
-        return step switch
-        {
-            StripsStep s => [.. Enumerable.Range(1, s.Count - 1).Select(i => new PlanMark(MarkKind.Cut, Moved(Lengthwise(i / (double)s.Count, 1), layout), null))],
-            SlitStep s => [.. Enumerable.Range(1, s.Ribbons - 1).Select(i => new PlanMark(MarkKind.Cut, Moved(Lengthwise(i / (double)s.Ribbons, SlitStopsAt), layout), null))],
-            ConeStep => [new(MarkKind.Cut, Rounded([Mid(layout.Left, layout.Right), Mid(layout.Low, layout.High), layout.Right, Mid(layout.Low, layout.High)]), null)],
-            _ => [],
-        };
+        var (x, y) = (Mid(piece.Layout.Left, piece.Layout.Right), Mid(piece.Layout.Low, piece.Layout.High));
+        return new(MarkKind.Cut, Rounded([x, y, piece.Layout.Right, y]), null);
     }
 
     private static PlanMark MarkOf(Crease crease, Layout layout)
@@ -175,27 +93,91 @@ public sealed record PlanView(IReadOnlyList<Facet> Facets, IReadOnlyList<PlanMar
         }
 
         var (low, high) = crease.Axis == Axis.X ? (layout.Left, layout.Right) : (layout.Low, layout.High);
-        var moves = Mid(crease.At, crease.Beyond ? high : low);
-        var to = 2 * crease.At - moves;
+        var moves = Mid(crease.Line, crease.Beyond ? high : low);
+        var to = 2 * crease.Line - moves;
         return crease.Axis == Axis.X
-            ? new(kind, Rounded([crease.At, layout.Low, crease.At, layout.High]), Rounded([moves, Mid(layout.Low, layout.High), to, Mid(layout.Low, layout.High)]))
-            : new(kind, Rounded([layout.Left, crease.At, layout.Right, crease.At]), Rounded([Mid(layout.Left, layout.Right), moves, Mid(layout.Left, layout.Right), to]));
+            ? new(kind, Rounded([crease.Line, layout.Low, crease.Line, layout.High]), Rounded([moves, Mid(layout.Low, layout.High), to, Mid(layout.Low, layout.High)]))
+            : new(kind, Rounded([layout.Left, crease.Line, layout.Right, crease.Line]), Rounded([Mid(layout.Left, layout.Right), moves, Mid(layout.Left, layout.Right), to]));
     }
 
-    private static double[] Moved(double[] line, Layout layout) => Rounded(
-    [
-        line[0] + Mid(layout.Left, layout.Right), line[1] + Mid(layout.Low, layout.High),
-        line[2] + Mid(layout.Left, layout.Right), line[3] + Mid(layout.Low, layout.High),
-    ]);
+    private static double[] OnArc(double radius, double angle) => [radius * Math.Cos(angle), radius * Math.Sin(angle)];
 
     private static double Mid(double a, double b) => (a + b) / 2;
 
     private static double[] Rounded(double[] points) => Array.ConvertAll(points, p => Math.Round(p, 1));
 
-    // A part of the sheet as it lies now: what is on the face that is up, and on the other.
-    private sealed record Paper(double[] Points, Dressing Up, Dressing Down)
+    private static Dressing DressedBy(Coat coat) => (coat.Film.Value > 0, coat.Dust.Value > 0) switch
     {
-        public Facet Seen() => new(Rounded(Points), Up);
+        (true, true) => Dressing.FatAndDust,
+        (true, false) => Dressing.Fat,
+        (false, true) => Dressing.Dust,
+        _ => Dressing.Bare,
+    };
+
+    /// <summary>The parts of a sheet as they lie on each other, from the lowest up.</summary>
+    internal sealed class Papers
+    {
+        public static readonly Papers None = new([]);
+
+        private readonly List<Paper> all;
+
+        private Papers(List<Paper> all) => this.all = all;
+
+        public int Count => all.Count;
+
+        public static Papers Of(Form piece)
+        {
+            var layout = piece.Layout;
+            double[] points = piece.Outline == Outline.Round
+                ? [.. Enumerable.Range(0, ArcPoints).SelectMany(i => OnArc(layout.Right, 2 * Math.PI * i / ArcPoints))]
+                : [layout.Left, layout.Low, layout.Right, layout.Low, layout.Right, layout.High, layout.Left, layout.High];
+            return new([new(points, DressedBy(piece.Fullest.Top), DressedBy(piece.Fullest.Bottom))]);
+        }
+
+        public IReadOnlyList<Facet> Seen() => [.. all.Select(p => new Facet(Rounded(p.Points), p.Up))];
+
+        /// <summary>Drawn out as the piece was.</summary>
+        public Papers Scaled(Form before, Form after)
+        {
+            var (x, y) = (after.Layout.Length / before.Layout.Length, after.Layout.Width / before.Layout.Width);
+            return new(all.ConvertAll(p => p with { Points = [.. p.Points.Select((at, i) => i % 2 == 0 ? at * x : at * y)] }));
+        }
+
+        /// <summary>With what lies on the piece's faces now.</summary>
+        public Papers Dressed(Form piece)
+        {
+            var (up, down) = (DressedBy(piece.Fullest.Top), DressedBy(piece.Fullest.Bottom));
+            return new(all.ConvertAll(p => p with { Up = up, Down = down }));
+        }
+
+        public Papers Dressed(Dressing up) => new(all.ConvertAll(p => p with { Up = up }));
+
+        public Papers Folded(IReadOnlyList<Crease> creases) => creases.Aggregate(this, (papers, crease) => papers.Folded(crease));
+
+        private Papers Folded(Crease crease)
+        {
+            var line = Line.Of(crease);
+            var (stays, moves) = (new List<Paper>(all.Count), new List<Paper>(all.Count));
+            foreach (var paper in all)
+            {
+                if (line.Keep(paper.Points, -1) is { Length: > 4 } kept)
+                {
+                    stays.Add(paper with { Points = kept });
+                }
+
+                if (line.Keep(paper.Points, 1) is { Length: > 4 } moved)
+                {
+                    moves.Add(new(line.Mirror(moved), paper.Down, paper.Up));
+                }
+            }
+
+            moves.Reverse();
+            List<Paper> laid = crease.Under ? [.. moves, .. stays] : [.. stays, .. moves];
+            return new(laid.Count <= 2 * MostFacets ? laid : [.. laid.Take(MostFacets), .. laid.TakeLast(MostFacets)]);
+        }
+
+        // A part of the sheet as it lies now: what is on the face that is up, and on the other.
+        private sealed record Paper(double[] Points, Dressing Up, Dressing Down);
     }
 
     // A line by its normal: what lies on the positive side moves.
@@ -209,7 +191,7 @@ public sealed record PlanView(IReadOnlyList<Facet> Facets, IReadOnlyList<PlanMar
             }
 
             var sign = crease.Beyond ? 1 : -1;
-            return crease.Axis == Axis.X ? new(sign, 0, sign * crease.At) : new(0, sign, sign * crease.At);
+            return crease.Axis == Axis.X ? new(sign, 0, sign * crease.Line) : new(0, sign, sign * crease.Line);
         }
 
         // The part of a convex outline on one side.

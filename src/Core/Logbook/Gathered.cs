@@ -147,16 +147,16 @@ public static class Gathered
             return null;
         }
 
-        var spec = run.Service.Breads[run.Bread].Spec;
-        if (Planner.Plan(spec, kitchen).Value is not { } sheet)
+        if (Planner.Check(run.Service.Breads[run.Bread].Spec, kitchen).Value is not { } batch)
         {
             return null;
         }
 
+        var job = ClockJobs.Of(ClockBread.Of(batch), run.Service.Clock);
         var times = new Dictionary<HandWork, List<double>>();
         for (var i = 1; i < events.Length; i++)
         {
-            if (events[i].Act != StoveAct.Done || (events[i].Bread ?? 0) != run.Bread || HandUnits.Of(events[i], spec, sheet, kitchen.Hands) is not { } unit)
+            if (events[i].Act != StoveAct.Done || (events[i].Bread ?? 0) != run.Bread || HandUnits.Of(events[i], job) is not { } unit)
             {
                 continue;
             }

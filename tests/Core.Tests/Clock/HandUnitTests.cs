@@ -17,36 +17,44 @@ public class HandUnitTests
         ["stuffed"] = Fillings.Stuffed(Fillings.Of(Fillings.Part("radish", 600, Fillings.Grate, Fillings.Salt(), Fillings.Cloth))),
     };
 
-    private static double Seconds(HandUnit unit) => unit.Fixed.Value + unit.Works.Sum(w => Hands[w.Work].Value * w.Times);
-
-    private static HandUnit? Of(ClockWork work, int number, int? chore, BatchSpec spec) =>
-        HandUnits.Of(new(Guid.NewGuid(), default, StoveAct.Done, null, null, 0, number, work, chore), spec, Core.Tests.Breads.Plan(spec), Hands);
+    private static HandUnit? Of(ClockWork work, int number, int? chore, ClockJob job) =>
+        HandUnits.Of(new(Guid.NewGuid(), default, StoveAct.Done, null, null, 0, number, work, chore), job);
 
     [Theory]
     [MemberData(nameof(Breads))]
     public void Every_press_at_the_bench_takes_as_long_as_the_clock_says(string bread)
     {
-        var spec = Kinds[bread];
-        var job = ClockStage.Jobs([ClockKitchens.Bread(spec)], ClockSpec.Usual)[0];
+        var job = ClockStage.Jobs([ClockKitchens.Bread(Kinds[bread])], ClockSpec.Usual)[0];
+        double Takes(ClockWork work, int number, int? chore = null) => Of(work, number, chore, job)!.Time(Hands).Value;
 
-        foreach (var prep in job.Preps)
-        {
-            // What only wants time, or is done while a pan does the work, teaches nothing.
-            if (Of(prep.Work, prep.Number, null, spec) is { } unit)
-            {
-                Assert.InRange(Seconds(unit), prep.Seconds - 1, prep.Seconds + 1);
-            }
-            else
-            {
-                Assert.Equal(ClockWork.Filling, prep.Work);
-            }
-        }
-
+        Assert.All(job.Preps, prep => Assert.Equal(prep.Seconds, Takes(prep.Work, prep.Number), 0.6 * Math.Max(prep.Seconds / 30, 1)));
         for (var i = 0; i < job.Fold.Count; i++)
         {
-            Assert.InRange(Seconds(Of(ClockWork.Fold, 1, i, spec)!), job.Fold[i].Seconds - 1, job.Fold[i].Seconds + 1);
+            Assert.Equal(job.Fold[i].Seconds, Takes(ClockWork.Fold, 1, i), 0.6);
         }
 
-        Assert.Equal(job.Roll, Seconds(Of(ClockWork.Roll, 1, null, spec)!), 0.6);
+        Assert.Equal(job.Roll, Takes(ClockWork.Roll, 1), 0.6);
+    }
+
+    [Fact]
+    public void A_program_that_rests_is_known_part_by_part_and_one_that_does_not_without()
+    {
+        var (rests, plain) = (ClockStage.Jobs([ClockKitchens.Bread(Kinds["coils with a rest"])], ClockSpec.Usual)[0], ClockStage.Jobs([ClockKitchens.Bread(Kinds["slices"])], ClockSpec.Usual)[0]);
+
+        Assert.Null(Of(ClockWork.Fold, 1, null, rests));
+        Assert.NotNull(Of(ClockWork.Fold, 1, 1, rests));
+        Assert.Null(Of(ClockWork.Fold, 1, 2, rests));
+        Assert.NotNull(Of(ClockWork.Fold, 1, null, plain));
+        Assert.Null(Of(ClockWork.Lay, 1, null, plain));
+    }
+
+    [Fact]
+    public void What_lasts_as_long_whoever_does_it_teaches_nothing()
+    {
+        var mix = Of(ClockWork.Mix, 1, null, ClockStage.Jobs([ClockKitchens.Bread(Kinds["plain"])], ClockSpec.Usual)[0])!;
+
+        Assert.Empty(HandUnit.Lasting(new(60)).Teaches(new(30), Hands, 3));
+        // Kneaded for the time that was chosen, the bowl itself in half the usual.
+        Assert.Equal([(HandWork.MixBowl, 120.0)], mix.Teaches(new(mix.Fixed.Value + 120), Hands, 3));
     }
 }

@@ -40,7 +40,7 @@ public class BruteForceTests
         piece = piece.Coated(Coat.OfFat(new(6), Breads.Larder["ghee"], piece.Area));
         for (var i = 0; i < program.Length; i++)
         {
-            piece = Folding.Apply(program[i], piece, i, Breads.Kitchen);
+            piece = program[i].Apply(piece, i, Breads.Kitchen);
             Push(grid, program[i], first: i == 0, round: width is null);
         }
 

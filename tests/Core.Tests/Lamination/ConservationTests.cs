@@ -40,7 +40,7 @@ public class ConservationTests
 
                 var (f, d, b) = Laid(program[i]);
                 (fat, dust, bits) = (fat + f * piece.Count, dust + d * piece.Count, bits + b * piece.Count);
-                piece = Folding.Apply(program[i], piece, i, Breads.Kitchen);
+                piece = program[i].Apply(piece, i, Breads.Kitchen);
 
                 AssertKept(piece.Piles, piece.Rings, piece.Count);
                 Assert.All(piece.Piles, p => Assert.Equal(p.Pile.Leaves.Count - 1, p.Pile.Contacts.Count));
@@ -68,7 +68,7 @@ public class ConservationTests
             {
                 for (var i = 0; i < program.Length; i++)
                 {
-                    from = StepCheck.Workable(program[i], from, "") is null ? Folding.Apply(program[i], from, i, Breads.Kitchen) : from;
+                    from = StepCheck.Workable(program[i], from, "") is null ? program[i].Apply(from, i, Breads.Kitchen) : from;
                 }
 
                 return from;

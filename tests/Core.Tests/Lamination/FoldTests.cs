@@ -94,7 +94,7 @@ public class FoldTests
     public void A_mat_roll_winds_as_models_D_says()
     {
         var sheet = GreasedSheet();
-        var rope = Folding.Apply(Breads.MatRoll, sheet, 0, Breads.Kitchen);
+        var rope = Breads.MatRoll.Apply(sheet, 0, Breads.Kitchen);
         var d = Math.Sqrt(4 * 300 * sheet.Thickness.Value / Math.PI);
 
         Assert.Equal(d, rope.Width.Value, 9);
@@ -108,8 +108,8 @@ public class FoldTests
     [Fact]
     public void A_coil_covers_rope_length_times_rope_width()
     {
-        var rope = Folding.Apply(Breads.MatRoll, GreasedSheet(), 0, Breads.Kitchen);
-        var coil = Folding.Apply(Breads.Coil, rope, 1, Breads.Kitchen);
+        var rope = Breads.MatRoll.Apply(GreasedSheet(), 0, Breads.Kitchen);
+        var coil = Breads.Coil.Apply(rope, 1, Breads.Kitchen);
 
         Assert.Equal(Math.Sqrt(4 * rope.Length.Value * rope.Width.Value / Math.PI), coil.Length.Value, 9);
         Assert.Equal(coil.Length / rope.Width / 2, Breads.Plan(Breads.MatRoll, Breads.Coil).Fold.Rings!.Count, 9);

@@ -1,0 +1,20 @@
+namespace Ystrata.Core.Filling;
+
+public enum ChopBy
+{
+    Chop,
+    Grate,
+    Mash,
+}
+
+/// <param name="Grain">How big the biggest bits are.</param>
+public sealed record ChopStep(ChopBy By, Millimetres Grain) : FillingStep
+{
+    internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Of(now with { Grain = Grain });
+
+    internal override bool Grates => By == ChopBy.Grate;
+
+    internal override (HandUnit Unit, Seconds Waits) Hands(FillingRow row, Grams mass, HandTimes hands) => (HandUnit.Of(HandWork.Chop, mass.Value / 100), default);
+
+    internal override IEnumerable<(string Name, double Value)> Figures => [("grain", Grain.Value)];
+}

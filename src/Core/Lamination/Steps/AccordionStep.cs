@@ -1,0 +1,22 @@
+namespace Ystrata.Core.Lamination;
+
+/// <summary>Pleats laid flat: top on top and back on back by turns.</summary>
+public sealed record AccordionStep(int Pleats) : FoldStep
+{
+    internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);
+
+    internal override int Copies(Form piece) => Pleats;
+
+    internal override IReadOnlyList<Crease> Creases(Form piece) =>
+        [.. Enumerable.Range(1, Pleats - 1).Select(i => Crease.At(piece, piece.Along, 1 - i / (double)Pleats, beyond: true, under: i % 2 == 0))];
+
+    internal override bool Folds => true;
+
+    internal override HandUse? Hands => new(HandWork.Pleat, Pleats);
+
+    internal override double Difficulty => 0.8;
+
+    internal override Refusal? Unworkable(Form piece, string at) => NeedsFlat(piece, at);
+
+    internal override IEnumerable<(string Name, double Value)> Figures => [("pleats", Pleats)];
+}

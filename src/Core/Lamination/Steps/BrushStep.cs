@@ -1,0 +1,46 @@
+namespace Ystrata.Core.Lamination;
+
+/// <summary>Spread fat over a face.</summary>
+/// <param name="Rim">Left bare all round; nothing when it goes to the very edge.</param>
+public sealed record BrushStep(string Fat, Grams Mass, LaidOn On = LaidOn.Top, Millimetres? Rim = null) : FoldStep
+{
+    internal override Form Apply(Form piece, int index, Kitchen kitchen)
+    {
+        var fat = kitchen[Fat];
+        Pile Brushed(Pile pile, SquareCentimetres area) => pile.Coated(Coat.OfFat(Mass, fat, area), On);
+        return Rim is { Value: > 0 } rim ? piece with { Layout = piece.Layout.Within(rim.Value, Brushed) } : piece.Coated(Coat.OfFat(Mass, fat, piece.Area), On);
+    }
+
+    internal override HandUse? Hands => new(HandWork.Brush);
+
+    internal override Refusal? Unworkable(Form piece, string at)
+    {
+        var shorter = Math.Min(piece.Layout.Length, piece.Layout.Width);
+        return Rim is { } rim && rim.Value * 2 >= shorter ? new(at + ".rim", RefusalCode.RimTooWide, rim.Value, 0, Math.Floor(shorter / 2), Millimetres.Unit) : null;
+    }
+
+    internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value), ("rim", Rim?.Value ?? 0)];
+
+    internal override IEnumerable<(string Name, string Id)> Ids => [("fat", Fat)];
+
+    internal override IEnumerable<FoldInput> Inputs(string at) => [new(at + ".mass", Fat, Mass, LaidIn.Fat)];
+
+    internal override FoldStep WithFat(Func<Grams, Grams> change) => this with { Mass = change(Mass) };
+
+    internal override PlanView.Papers Draw(Form before, Form after, PlanView.Papers papers) => papers.Dressed(after);
+
+    // Fat on the upper face runs out when the piece is folded over it.
+    internal override Note? Watch(StepAt at)
+    {
+        if (On != LaidOn.Top || at.Sheet.Film.Value <= SheetStage.HoldsFilm.Value)
+        {
+            return null;
+        }
+
+        var most = Coat.FatFor(SheetStage.HoldsFilm, at.Kitchen[Fat], at.Sheet.Area);
+        return LaminationNotes.RunsOut(Stage.Fold, Mass, most, at.Sheet.Film, Fat) with
+        {
+            Mends = [new(MendCode.BrushLess, [Quantity.Of("fat", most.Down()), Quantity.Count("step", at.Index + 1)], Fold: at.With(this with { Mass = most.Down() }))],
+        };
+    }
+}

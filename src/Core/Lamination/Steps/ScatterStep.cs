@@ -1,0 +1,36 @@
+namespace Ystrata.Core.Lamination;
+
+/// <summary>Scatter herbs, seeds, spice over the face that is up.</summary>
+/// <param name="Grain">Of the largest bits.</param>
+public sealed record ScatterStep(string Item, Grams Mass, Millimetres Grain) : FoldStep
+{
+    // Bits this many times a leaf tear it (models.md E has the same for lumps and walls; empirical).
+    private const double GrainPerLeaf = 1.5;
+
+    internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Coated(Coat.OfBits(Mass, piece.Area));
+
+    internal override HandUse? Hands => new(HandWork.Scatter);
+
+    internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value), ("grain", Grain.Value)];
+
+    internal override IEnumerable<(string Name, string Id)> Ids => [("item", Item)];
+
+    internal override IEnumerable<FoldInput> Inputs(string at) => [new(at + ".mass", Item, Mass, LaidIn.Bits)];
+
+    internal override Note? Watch(StepAt at)
+    {
+        if (Grain.Value <= at.Leaf.Value * GrainPerLeaf)
+        {
+            return null;
+        }
+
+        var grain = new Millimetres(Math.Max(Math.Floor(at.Leaf.Value * GrainPerLeaf * 10) / 10, 0.1));
+        return new(
+            NoteCode.GrainTears,
+            Stage.Fold,
+            Severity.Watch,
+            [Quantity.Of("grain", Grain), Quantity.Of("leaf", at.Leaf), Quantity.Count("step", at.Index + 1)],
+            Item,
+            [new(MendCode.ChopTo, [Quantity.Of("grain", grain), Quantity.Count("step", at.Index + 1)], Fold: at.With(this with { Grain = grain }))]);
+    }
+}
