@@ -3,10 +3,10 @@ namespace Ystrata.Core.Clock;
 /// <summary>From what happened to each piece to what is drawn and said of it.</summary>
 internal static class ClockLives
 {
-    private static Seconds? Moment(int at) => at < 0 ? null : new(at);
+    private static Seconds? Moment(int? at) => at is { } moment ? new(moment) : null;
 
     /// <summary>Since when the dough of a ball stands.</summary>
-    public static int Mixed(ClockJob job, BreadFloor bread, int ball)
+    public static int? Mixed(ClockJob job, BreadFloor bread, int ball)
     {
         var after = job.Preps[job.BallFrom[ball]].After;
         return after.Count > 0 ? bread.Prep[after[0].Prep] : bread.Prep[job.BallFrom[ball]];
@@ -51,17 +51,17 @@ internal static class ClockLives
             yield return frozen;
         }
 
-        RestSlot? Slot(ClockRest rest, RestBounds bounds, IEnumerable<(int From, int To)> each)
+        RestSlot? Slot(ClockRest rest, RestBounds bounds, IEnumerable<(int? From, int? To)> each)
         {
-            var all = each.Where(e => e.From >= 0 && e.To >= e.From).ToList();
+            List<(int From, int To)> all = [.. each.Where(e => e.To >= e.From).Select(e => (e.From!.Value, e.To!.Value))];
             return all.Count == 0 ? null : new(
                 b, rest, new(all.Min(e => e.From)), new(all.Max(e => e.To)), bounds, new(all.Min(e => e.To - e.From)), new(all.Max(e => e.To - e.From)));
         }
     }
 
-    private static int RollBegins(ClockJob job, BreadFloor bread, int piece) => bread.Rolled[piece] < 0 ? -1 : bread.Rolled[piece] - job.Roll;
+    private static int? RollBegins(ClockJob job, BreadFloor bread, int piece) => bread.Rolled[piece] - job.Roll;
 
-    private static int DivideBegins(ClockJob job, Timetable table, int b, int ball)
+    private static int? DivideBegins(ClockJob job, Timetable table, int b, int ball)
     {
         var prep = job.BallFrom[ball];
         var slot = table.Hands.FirstOrDefault(h => h.Work == ClockWork.Divide && h.Bread == b && h.Number == job.Preps[prep].Number);
@@ -78,7 +78,7 @@ internal static class ClockLives
             var at = stage switch
             {
                 Stage.Dough => First(h => h.Work == ClockWork.Mix),
-                Stage.Rest => Moment(job.Preps.Select((p, i) => p.Work == ClockWork.Mix ? bread.Prep[i] : int.MaxValue).Min()),
+                Stage.Rest => Moment(job.Preps.Zip(bread.Prep).Where(p => p.First.Work == ClockWork.Mix).Min(p => p.Second)),
                 Stage.Balls => job.Roll == 0 ? First(h => h.Work == ClockWork.Lay) : First(h => h.Work == ClockWork.Divide),
                 Stage.Filling => First(h => h.Work == ClockWork.Filling),
                 Stage.Roll => First(h => h.Work == ClockWork.Roll),

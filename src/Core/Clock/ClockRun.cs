@@ -4,102 +4,52 @@ namespace Ystrata.Core.Clock;
 /// Plays a service from one moment on, second by second where something happens. Hands lay bench work aside for every touch at a pan, so
 /// that no stay is late; which bench work they take up is the <see cref="Policy"/>'s choice. The order of rolling is the order of folding.
 /// </summary>
-internal sealed partial class ClockRun
+internal sealed class ClockRun
 {
-    private readonly IReadOnlyList<ClockJob> jobs;
     private readonly ClockSpec clock;
     private readonly Policy policy;
-    private readonly BreadFloor[] breads;
-    private readonly PlaceFloor[] places;
-    private readonly int[] sinceWipe;
-    private readonly int[] lastBread;
-    private readonly bool[] gone;
-    private readonly IReadOnlyDictionary<(int, int), Visit> visits;
-    private readonly Hand[] hands;
-    private readonly List<Touch> touches = [];
+    private readonly BreadRun[] breads;
+    private readonly PansRun pans;
+    private readonly PanCrew crew;
     private readonly List<HandSlot> handSlots = [];
-    private readonly List<PanSlot> panSlots = [];
-    private readonly List<(int At, int Bread, int Piece)> drying = [];
-    private readonly int[][] prepTails;
-    private readonly Next[] next;
+    private readonly List<(int At, BreadRun Bread, int Piece)> drying = [];
     private readonly int rollFrom;
     private bool outOfTurn;
     private int t;
-    private int rolledWait, over, busy, firstLaid = -1, firstLifted = -1, ends;
 
-    /// <summary>Where the next of each kind is looked for, and how many there are: balls folded, being rolled and opened; pieces that lie open on the bench, or wait rolled.</summary>
-    private sealed class Next
-    {
-        public int Fold, Roll, Lay, Ready, Frozen, Folded, Rolling, Open, Lying, Waiting;
-
-        // When pieces were rolled, one after the other.
-        public List<int> RolledAt = [];
-    }
-
-    private sealed class Hand
-    {
-        public Begun? Work;
-        public int Chore, Left, Since = -1, TouchUntil = -1, HeldUntil = -1;
-        public List<Stretch> Parts = [];
-    }
-
-    private sealed record Touch(int At, int For, ClockWork Work, PlaceFloor Place, OnPlace On, bool Last);
+    // What the timetable is judged by.
+    private int rolledWait, over, busy, ends;
+    private int? firstLaid, firstLifted;
 
     private ClockRun(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor from, Policy policy, int[][] tails)
     {
-        (this.jobs, this.clock, this.policy, prepTails, t, rollFrom) = (jobs, clock, policy, tails, from.Now, from.RollFrom);
-        breads = [.. from.Breads.Select(b => b.Copy())];
-        places = [.. from.Places.Select(p => p.Copy())];
-        (sinceWipe, lastBread, gone, visits) = ([.. from.SinceWipe], [.. from.LastBread], [.. from.Gone], from.Visits);
-        hands = [.. Enumerable.Range(0, from.People).Select(_ => new Hand())];
-        next = [.. jobs.Select(_ => new Next())];
-        for (var b = 0; b < jobs.Count; b++)
+        (this.clock, this.policy, t, rollFrom) = (clock, policy, from.Now, from.RollFrom);
+        breads = [.. jobs.Select((job, b) => new BreadRun(b, job, from.Breads[b], tails[b]))];
+        pans = new(jobs, from);
+        crew = new(from.People);
+        foreach (var (hand, begun) in crew.Hands.Zip(from.Begun))
         {
-            for (var i = 0; i < breads[b].Chores.Length; i++)
-            {
-                // What is lost is not waited for.
-                next[b].Folded += Chored(b, i) || Lost(b, i) ? 1 : 0;
-                next[b].Open += breads[b].Opened[i] >= 0 && !Chored(b, i) && !Lost(b, i) ? 1 : 0;
-            }
-
-            for (var i = 0; i < jobs[b].Pieces; i++)
-            {
-                Count(b, i, 1);
-            }
-
-            next[b].RolledAt.AddRange(breads[b].Rolled.Where(r => r >= 0).Order());
+            Take(hand, begun);
         }
 
-        for (var i = 0; i < Math.Min(from.Begun.Count, hands.Length); i++)
+        if (!crew.IsNobody && from.HeldUntil > t)
         {
-            Take(hands[i], from.Begun[i].Work, from.Begun[i].Bread, from.Begun[i].Number, from.Begun[i].Left);
+            crew.Hands[0].Hold(t, from.HeldUntil);
         }
 
-        if (hands.Length > 0 && from.HeldUntil > t)
-        {
-            // At the bench only: a turn at the pan is not put off. What was begun stays begun.
-            hands[0].HeldUntil = from.HeldUntil;
-            if (hands[0].Work is not null)
-            {
-                hands[0].Parts.Add(new(new(t), new(t)));
-            }
-        }
-
-        foreach (var place in places.Where(p => p.On is not null))
+        foreach (var place in pans.Places.Where(p => p.On is not null))
         {
             var on = place.On!;
-            firstLaid = firstLaid < 0 ? t : firstLaid;
+            firstLaid ??= t;
             var late = Math.Max(t - on.Moments[0].At, 0);
-            Reserve(place, on with { Moments = [.. on.Moments.Select(m => (m.At + late, m.For))] }, EarliestFor([.. on.Moments.Select(m => (m.At + late - t, m.For))]) - t);
+            var shift = late + crew.EarliestFor(t, [.. on.Moments.Select(m => (m.At + late - t, m.For))]) - t;
+            Reserve(place, on with { Moments = [.. on.Moments.Select(m => (m.At + shift, m.For))] });
         }
     }
 
     /// <param name="tails">From <see cref="Tails"/>, the same for every policy.</param>
-    public static Timetable Play(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor from, Policy policy, int[][]? tails = null)
-    {
-        var run = new ClockRun(jobs, clock, from, policy, tails ?? Tails(jobs));
-        return run.Go();
-    }
+    public static Timetable Play(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor from, Policy policy, int[][]? tails = null) =>
+        new ClockRun(jobs, clock, from, policy, tails ?? Tails(jobs)).Go();
 
     /// <summary>For every prep the longest way from its beginning to the first ball: what to begin first.</summary>
     public static int[][] Tails(IReadOnlyList<ClockJob> jobs) =>
@@ -130,150 +80,307 @@ internal sealed partial class ClockRun
         var stuck = false;
         while (!Finished())
         {
-            Begin();
+            Touch();
             Lay();
             // What has just been laid has its hand at once.
-            Begin();
+            Touch();
             Assign();
-            var then = NextMoment();
-            if (then == int.MaxValue && !outOfTurn)
+            if (NextMoment() is { } then)
+            {
+                Advance(then);
+            }
+            else if (!outOfTurn)
             {
                 // After a press was taken back a later piece may lie there rolled while the next in turn is not: it is rolled all the same.
                 outOfTurn = true;
-                continue;
             }
-
-            if (then == int.MaxValue)
+            else
             {
                 stuck = true;
                 break;
             }
-
-            Advance(then);
         }
 
-        var idle = firstLaid < 0 ? 0 : Math.Max((ends - firstLaid) * places.Count(p => !gone[p.Pan]) - busy, 0);
         return new(
             policy,
-            new(ends, over, firstLifted < 0 ? 0 : ends - firstLifted, idle),
+            new(ends, over, ends - (firstLifted ?? ends), firstLaid is { } first ? Math.Max((ends - first) * pans.Usable - busy, 0) : 0),
             handSlots,
-            panSlots,
-            breads,
+            pans.Slots,
+            [.. breads.Select(b => b.Floor)],
             rolledWait,
             stuck);
     }
 
-    // Where a piece is from now on.
-    private void Put(int b, int piece, PieceAt at)
-    {
-        Count(b, piece, -1);
-        breads[b].At[piece] = at;
-        Count(b, piece, 1);
-    }
+    // Whatever lies on a pan is owed its lifting.
+    private bool Finished() => crew.OwesNothing && Array.TrueForAll(breads, b => b.Finished);
 
-    private void Open(int b, int ball)
+    // ---- hands
+
+    // Touches that fall due go before everything else.
+    private void Touch()
     {
-        var each = jobs[b].Each;
-        for (var i = ball * each; i < (ball + 1) * each; i++)
+        while (crew.Due(t) is var (touch, hand))
         {
-            Count(b, i, -1);
-        }
-
-        breads[b].Opened[ball] = t;
-        next[b].Open++;
-        for (var i = ball * each; i < (ball + 1) * each; i++)
-        {
-            Count(b, i, 1);
-        }
-    }
-
-    private void Count(int b, int piece, int by)
-    {
-        var (at, opened) = (breads[b].At[piece], breads[b].Opened[piece / jobs[b].Each] >= 0);
-        next[b].Waiting += at == PieceAt.Rolled ? by : 0;
-        next[b].Lying += opened && at is PieceAt.Ball or PieceAt.Folded ? by : 0;
-    }
-
-    private bool Finished()
-    {
-        foreach (var place in places)
-        {
-            if (place.On is not null)
+            handSlots.Add(new(hand.Number, touch.Work, touch.On.Bread, touch.On.Pieces[0] + 1, 0, touch.Place.Pan, touch.Place.Place, [new(new(t), new(t + touch.For))]));
+            if (touch.Last)
             {
-                return false;
+                Lift(touch);
+            }
+        }
+    }
+
+    private void Lift(Touch touch)
+    {
+        var (bread, on) = (breads[touch.On.Bread], touch.On);
+        foreach (var piece in on.Pieces)
+        {
+            if (bread.Job.Fry is not null && !on.Fry)
+            {
+                // It can go on a stack once it is in the hand.
+                drying.Add((t + touch.For, bread, piece));
+            }
+            else
+            {
+                bread.Lift(piece, t);
+                firstLifted ??= t;
+                ends = Math.Max(ends, t + touch.For);
             }
         }
 
-        for (var b = 0; b < breads.Length; b++)
+        touch.Place.On = null;
+        touch.Place.FreeAt = t + touch.For;
+    }
+
+    private void Assign()
+    {
+        foreach (var hand in crew.Hands)
         {
-            foreach (var at in breads[b].At)
+            if (hand.Busy(t))
             {
-                if (at is not (PieceAt.Hot or PieceAt.Served or PieceAt.Lost))
-                {
-                    return false;
-                }
+                continue;
+            }
+
+            if (hand.Work is null && Pick() is { } work)
+            {
+                Take(hand, work);
+            }
+
+            hand.TakeUp(t);
+        }
+    }
+
+    private Begun? Pick()
+    {
+        if (NextRoll() is var (roll, piece))
+        {
+            return new(ClockWork.Roll, roll.Number, piece, roll.Job.Roll);
+        }
+
+        if (NextPrep() is var (prepares, prep))
+        {
+            return new(prepares.Job.Preps[prep].Work, prepares.Number, prep, prepares.Job.Preps[prep].Seconds);
+        }
+
+        return NextFold() is var (folds, ball) ? new(ClockWork.Fold, folds.Number, ball, folds.Job.Fold[folds.Floor.Chores[ball]].Seconds) : null;
+    }
+
+    private void Take(PairOfHands hand, Begun work)
+    {
+        var bread = breads[work.Bread];
+        hand.Take(work, work.Work == ClockWork.Fold ? bread.Floor.Chores[work.Number] : 0);
+        switch (work.Work)
+        {
+            case ClockWork.Roll:
+                over += Math.Max(bread.TakeRoll(work.Number, t) - bread.Job.Limits.Folded, 0);
+                break;
+            case ClockWork.Fold:
+                over += Math.Max((bread.TakeBall(work.Number, t) ?? 0) - bread.Job.Limits.Stands, 0);
+                break;
+            default:
+                bread.TakePrep(work.Number);
+                break;
+        }
+    }
+
+    private void Done(Begun work)
+    {
+        var bread = breads[work.Bread];
+        switch (work.Work)
+        {
+            case ClockWork.Roll:
+                bread.DoneRoll(work.Number, t);
+                break;
+            case ClockWork.Fold:
+                bread.DoneBall(work.Number, t);
+                break;
+            default:
+                bread.DonePrep(work.Number, t);
+                break;
+        }
+    }
+
+    private (BreadRun Bread, int Piece)? NextRoll()
+    {
+        var waiting = 0;
+        foreach (var bread in breads)
+        {
+            waiting += bread.Rolling + (bread.Job.Freeze == 0 ? bread.Waiting : 0);
+        }
+
+        foreach (var bread in breads)
+        {
+            // Only the first bread that has something to roll: its order is kept.
+            if (bread.NextRoll() is { } piece)
+            {
+                var wanted = bread.Job.Freeze > 0 || waiting < policy.RollAhead || outOfTurn;
+                return t >= rollFrom && wanted && bread.RollReady(piece) <= t && MayRoll(bread) ? (bread, piece) : null;
             }
         }
 
-        return touches.Count == 0;
+        return null;
     }
 
-    private bool Chored(int b, int ball) => breads[b].Chores[ball] >= jobs[b].Fold.Count && BallReady(b, ball) is not int.MaxValue;
+    // Whether rolling of a bread may begin: enough of it is folded, or the bench is full.
+    private bool MayRoll(BreadRun bread) => bread.Job.Fold.Count == 0 || bread.RollingBegun
+        || (bread.Job.Together && bread.Job.Freeze == 0
+            ? bread.AllReady(t, toLay: false)
+            : bread.Folded >= (int)Math.Ceiling(policy.FoldFirst * bread.Job.Balls) || BenchFull(bread));
 
-    // When a ball may be opened: rounded and rested, and its filling ready.
-    private int BallReady(int b, int ball)
+    // Something of a bread always finds room: what lies there of a later one must not hold it up.
+    private bool BenchFull(BreadRun bread)
     {
-        var (job, bread) = (jobs[b], breads[b]);
-        var from = bread.Prep[job.BallFrom[ball]];
-        if (from < 0)
+        var all = 0;
+        foreach (var other in breads)
         {
-            return int.MaxValue;
+            all += other.Job.Together ? 0 : other.Lying;
         }
 
-        var ready = from + job.BallRest;
-        foreach (var (prep, lag) in job.FoldAfter)
+        return !bread.Job.Together && bread.Lying > 0 && all + bread.Job.Each > clock.Bench;
+    }
+
+    private (BreadRun Bread, int Prep)? NextPrep()
+    {
+        (BreadRun, int)? best = null;
+        var longest = int.MinValue;
+        foreach (var bread in breads)
         {
-            if (bread.Prep[prep] < 0)
+            if (bread.NextPrep(t) is var (prep, tail) && tail > longest)
             {
-                return int.MaxValue;
+                (best, longest) = ((bread, prep), tail);
+            }
+        }
+
+        return best;
+    }
+
+    private (BreadRun Bread, int Ball)? NextFold()
+    {
+        foreach (var bread in breads)
+        {
+            if (bread.NextFold(t, opens: bread.Open < clock.OpenBalls && !BenchFull(bread)) is { } ball)
+            {
+                return (bread, ball);
+            }
+        }
+
+        return null;
+    }
+
+    // ---- pans
+
+    private void Lay()
+    {
+        foreach (var place in pans.Places)
+        {
+            if (place.On is null && !pans.IsGone(place) && place.FreeAt <= t && !crew.IsNobody && NextOnPan(place.Pan) is var (bread, pieces, visit, fry) && pans.HeatReady(place, bread.Number, t) <= t)
+            {
+                Lay(place, bread, pieces, visit, fry);
+            }
+        }
+    }
+
+    // A dirty pan is wiped first, when there are hands for all of it.
+    private void Lay(PlaceFloor place, BreadRun bread, IReadOnlyList<int> pieces, Visit visit, bool fry)
+    {
+        var job = bread.Job;
+        var wiped = pans.WantsWiping(place, bread.Number);
+        var wipe = wiped ? job.Wipe : 0;
+        (int At, int For)[] moments = [.. visit.Moments().Select((m, i) => i == 0 ? (m.At, m.For + wipe) : (m.At + wipe, m.For))];
+        if (crew.EarliestFor(t, moments) > t)
+        {
+            return;
+        }
+
+        var laid = t + wipe;
+        foreach (var piece in pieces)
+        {
+            if (bread.Floor.At[piece] != PieceAt.Dry && job.Roll > 0)
+            {
+                var waits = laid - (bread.Floor.Rolled[piece] ?? laid) - job.Freeze;
+                rolledWait = Math.Max(rolledWait, waits);
+                over += Math.Max(waits - job.Limits.Rolled, 0);
+            }
+            else if (job.Roll == 0)
+            {
+                over += Math.Max(laid - (bread.Mixed(piece / job.Each) ?? t) - job.Limits.Stands, 0);
             }
 
-            ready = Math.Max(ready, bread.Prep[prep] + lag);
+            bread.Lay(piece, laid);
         }
 
-        return ready;
+        firstLaid ??= t;
+        pans.Laid(place, bread.Number, pieces.Count, wiped);
+        Reserve(place, new(bread.Number, pieces, visit, [.. moments.Select(m => (m.At + t, m.For))], laid, laid, 0, fry), wiped);
     }
 
-    // When a piece may have its last roll, or be laid where nothing is rolled.
-    private int RollReady(int b, int piece)
+    private void Reserve(PlaceFloor place, OnPlace on, bool wiped = false)
     {
-        var (job, ball) = (jobs[b], piece / jobs[b].Each);
-        return breads[b].Chores[ball] < job.Fold.Count ? int.MaxValue
-            : job.Fold.Count == 0 ? BallReady(b, ball)
-            : breads[b].Folded[ball] + job.Fold[^1].Rest;
+        crew.Owe(pans.Reserve(place, on, wiped));
+        var end = on.Moments[^1];
+        busy += end.At + end.For - Math.Max(on.Laid, firstLaid ?? on.Laid);
     }
 
-    private int LayReady(int b, int piece) => jobs[b].Roll == 0 ? RollReady(b, piece)
-        : breads[b].Rolled[piece] < 0 ? int.MaxValue
-        : breads[b].Rolled[piece] + jobs[b].Freeze;
-
-    private int NextMoment()
+    // The breads in their order; of each its pieces in theirs, and its stacks once every piece is dry.
+    private (BreadRun Bread, IReadOnlyList<int> Pieces, Visit Visit, bool Fry)? NextOnPan(int pan)
     {
-        var then = touches.Count > 0 && hands.Length > 0 ? Math.Max(touches[0].At, t + 1) : int.MaxValue;
+        foreach (var bread in breads)
+        {
+            var job = bread.Job;
+            if (bread.NextLay() is { } piece)
+            {
+                return bread.LayReady(piece) <= t && (job.Roll > 0 || t >= rollFrom) && (job.Freeze == 0 || bread.AllReady(t, toLay: true)) ? (bread, [piece], pans.VisitOf(pan, bread.Number), false) : null;
+            }
+
+            if (job.Fry is not null && bread.Dry() is { Count: > 0 } dry)
+            {
+                // The last ones are waited for, so that no stack is lower than it need be.
+                var coming = dry.Count < job.Stack && (pans.Places.Any(p => p.On is { } on && on.Bread == bread.Number && !on.Fry) || drying.Any(d => d.Bread == bread));
+                return coming ? null : (bread, dry, job.FryOf(dry.Count), true);
+            }
+        }
+
+        return null;
+    }
+
+    // ---- time
+
+    private int? NextMoment()
+    {
+        var then = crew.NextTouch is { } touch && !crew.IsNobody ? Math.Max(touch, t + 1) : (int?)null;
         var free = false;
-        foreach (var hand in hands)
+        foreach (var hand in crew.Hands)
         {
-            if (hand.TouchUntil > t)
+            if (hand.AtPanUntil > t)
             {
-                then = Math.Min(then, hand.TouchUntil);
+                then = Sooner(then, hand.AtPanUntil);
             }
             else if (hand.HeldUntil > t)
             {
-                then = Math.Min(then, hand.HeldUntil);
+                then = Sooner(then, hand.HeldUntil);
             }
             else if (hand.Work is not null)
             {
-                then = Math.Min(then, t + hand.Left);
+                then = Sooner(then, hand.DoneAt(t));
             }
             else
             {
@@ -281,113 +388,56 @@ internal sealed partial class ClockRun
             }
         }
 
-        then = Math.Min(then, NextPanMoment());
-        return free ? Math.Min(then, NextRest()) : then;
+        then = Sooner(then, NextPanMoment());
+        if (free)
+        {
+            // The next rest that ends, where hands wait for one.
+            foreach (var bread in breads)
+            {
+                then = Sooner(then, bread.NextRest(t));
+            }
+        }
+
+        return then;
     }
 
     // A free place waits for a piece that has to freeze, for its heat or for hands that are elsewhere.
-    private int NextPanMoment()
+    private int? NextPanMoment()
     {
-        var then = rollFrom > t ? rollFrom : int.MaxValue;
-        foreach (var place in places)
+        var then = rollFrom > t ? rollFrom : (int?)null;
+        foreach (var place in pans.Places)
         {
-            if (place.On is not null || gone[place.Pan] || hands.Length == 0)
+            if (place.On is not null || pans.IsGone(place) || crew.IsNobody)
             {
                 continue;
             }
 
             if (place.FreeAt > t)
             {
-                then = Math.Min(then, place.FreeAt);
+                then = Sooner(then, place.FreeAt);
             }
-            else if (NextOnPan(place.Pan) is var (b, _, visit, _))
+            else if (NextOnPan(place.Pan) is var (bread, _, visit, _))
             {
-                var heat = HeatReady(place, b);
-                then = Math.Min(then, heat > t ? heat : Math.Max(EarliestFor([.. visit.Moments()]), t + 1));
+                var heat = pans.HeatReady(place, bread.Number, t);
+                then = Sooner(then, heat <= t ? Math.Max(crew.EarliestFor(t, [.. visit.Moments()]), t + 1) : heat);
             }
         }
 
-        for (var b = 0; b < jobs.Count; b++)
+        foreach (var bread in breads)
         {
-            var (job, at) = (jobs[b], next[b]);
-            if (job.Roll == 0)
-            {
-                for (var i = at.Lay; i < job.Pieces; i++)
-                {
-                    var ready = LayReady(b, i);
-                    if (ready > t)
-                    {
-                        then = Math.Min(then, ready);
-                        break;
-                    }
-                }
-            }
-            else if (job.Freeze > 0)
-            {
-                while (at.Frozen < at.RolledAt.Count && at.RolledAt[at.Frozen] + job.Freeze <= t)
-                {
-                    at.Frozen++;
-                }
-
-                then = at.Frozen < at.RolledAt.Count ? Math.Min(then, at.RolledAt[at.Frozen] + job.Freeze) : then;
-            }
+            then = Sooner(then, bread.NextOnItsOwn(t));
         }
 
         return then;
     }
 
-    // The next rest that ends, where hands wait for one.
-    private int NextRest()
-    {
-        var then = rollFrom > t ? rollFrom : int.MaxValue;
-        void At(int moment) => then = moment > t ? Math.Min(then, moment) : then;
-        for (var b = 0; b < jobs.Count; b++)
-        {
-            var (job, bread, at) = (jobs[b], breads[b], next[b]);
-            for (var i = 0; i < job.Preps.Count; i++)
-            {
-                if (bread.Prep[i] < 0)
-                {
-                    At(PrepReady(b, i));
-                }
-            }
-
-            for (var i = at.Fold; i < job.Balls && job.Fold.Count > 0; i++)
-            {
-                if (bread.Chores[i] > 0 && bread.Chores[i] < job.Fold.Count)
-                {
-                    At(bread.Folded[i] + job.Fold[bread.Chores[i] - 1].Rest);
-                }
-                else if (bread.Chores[i] == 0 && !taken.Contains((b, 2, i)))
-                {
-                    At(BallReady(b, i));
-                    break;
-                }
-            }
-
-            // Where all go together, those that were found ready wait for no rest.
-            for (var i = job.Together && job.Freeze == 0 ? Math.Max(at.Roll, at.Ready) : at.Roll; i < job.Pieces && job.Roll > 0; i++)
-            {
-                At(RollReady(b, i));
-                if (!job.Together && !taken.Contains((b, 1, i)))
-                {
-                    break;
-                }
-            }
-        }
-
-        return then;
-    }
+    private static int? Sooner(int? a, int? b) => a is null || b < a ? b ?? a : a;
 
     private void Advance(int then)
     {
-        var passed = then - t;
-        foreach (var hand in hands)
+        foreach (var hand in crew.Hands)
         {
-            if (hand.Work is not null && hand.Since >= 0)
-            {
-                hand.Left -= passed;
-            }
+            hand.Pass(then - t);
         }
 
         t = then;
@@ -395,17 +445,21 @@ internal sealed partial class ClockRun
         {
             if (drying[i].At <= t)
             {
-                Put(drying[i].Bread, drying[i].Piece, PieceAt.Dry);
+                drying[i].Bread.Put(drying[i].Piece, PieceAt.Dry);
                 drying.RemoveAt(i);
             }
         }
 
-        for (var i = 0; i < hands.Length; i++)
+        foreach (var hand in crew.Hands)
         {
-            if (hands[i] is { Work: not null, Left: <= 0, Since: >= 0 })
+            if (hand.Finish(t, NumberOf) is var (work, slot))
             {
-                Done(i);
+                Done(work);
+                handSlots.Add(slot);
             }
         }
     }
+
+    // As it is told: balls and pieces from 1, anything else by its own number.
+    private int NumberOf(Begun work) => work.Work is ClockWork.Roll or ClockWork.Fold ? work.Number + 1 : breads[work.Bread].Job.Preps[work.Number].Number;
 }

@@ -154,7 +154,7 @@ public static class ClockStage
 
         for (var b = 0; b < jobs.Count; b++)
         {
-            var lifted = best.Breads[b].Lifted.Where(l => l >= 0).DefaultIfEmpty(best.Objectives.Ends).Min();
+            var lifted = best.Breads[b].Lifted.Min() ?? best.Objectives.Ends;
             foreach (var breach in new[]
             {
                 Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
@@ -172,18 +172,14 @@ public static class ClockStage
     }
 
     private static int Wait(BreadFloor bread, ClockJob job) => job.Roll == 0 ? 0 :
-        Enumerable.Range(0, job.Pieces).Where(i => bread.Laid[i] >= 0 && bread.Rolled[i] >= 0).Select(i => bread.Laid[i] - bread.Rolled[i] - job.Freeze).DefaultIfEmpty(0).Max();
+        Enumerable.Range(0, job.Pieces).Max(i => bread.Laid[i] - bread.Rolled[i] - job.Freeze) ?? 0;
 
     private static int FoldedWait(BreadFloor bread, ClockJob job) => job.Roll == 0 || job.Fold.Count == 0 ? 0 :
-        Enumerable.Range(0, job.Pieces).Where(i => bread.Rolled[i] >= 0).Select(i => bread.Rolled[i] - job.Roll - bread.Folded[i / job.Each]).DefaultIfEmpty(0).Max();
+        Enumerable.Range(0, job.Pieces).Max(i => bread.Rolled[i] - job.Roll - bread.Folded[i / job.Each]) ?? 0;
 
     // Until it is opened, or poured.
-    private static int Stood(BreadFloor bread, ClockJob job) => Enumerable.Range(0, job.Balls)
-        .Select(i => (Ball: i, Until: job.Roll == 0 ? bread.Laid[i * job.Each] : bread.Opened[i]))
-        .Where(b => b.Until >= 0)
-        .Select(b => b.Until - ClockLives.Mixed(job, bread, b.Ball))
-        .DefaultIfEmpty(0)
-        .Max();
+    private static int Stood(BreadFloor bread, ClockJob job) =>
+        Enumerable.Range(0, job.Balls).Max(i => (job.Roll == 0 ? bread.Laid[i * job.Each] : bread.Opened[i]) - ClockLives.Mixed(job, bread, i)) ?? 0;
 
     // ---- what if
 

@@ -17,19 +17,19 @@ public enum PieceAt
     Lost,
 }
 
-/// <summary>One bread on the kitchen floor: what is done, and since when. Times in whole seconds since the service began; -1 for not yet.</summary>
+/// <summary>One bread on the kitchen floor: what is done, and since when. Times in whole seconds since the service began; nothing for not yet.</summary>
 internal sealed class BreadFloor
 {
     public BreadFloor(ClockJob job)
     {
-        Prep = Never(job.Preps.Count);
+        Prep = new int?[job.Preps.Count];
         Chores = new int[job.Balls];
-        Folded = Never(job.Balls);
-        Opened = Never(job.Balls);
+        Folded = new int?[job.Balls];
+        Opened = new int?[job.Balls];
         At = new PieceAt[job.Pieces];
-        Rolled = Never(job.Pieces);
-        Laid = Never(job.Pieces);
-        Lifted = Never(job.Pieces);
+        Rolled = new int?[job.Pieces];
+        Laid = new int?[job.Pieces];
+        Lifted = new int?[job.Pieces];
     }
 
     private BreadFloor(BreadFloor of)
@@ -44,33 +44,26 @@ internal sealed class BreadFloor
         Lifted = [.. of.Lifted];
     }
 
-    public int[] Prep { get; }
+    public int?[] Prep { get; }
 
     /// <summary>Chores done on each ball.</summary>
     public int[] Chores { get; }
 
     /// <summary>When the last of them was done.</summary>
-    public int[] Folded { get; }
+    public int?[] Folded { get; }
 
     /// <summary>When the first of them was begun.</summary>
-    public int[] Opened { get; }
+    public int?[] Opened { get; }
 
     public PieceAt[] At { get; }
 
-    public int[] Rolled { get; }
+    public int?[] Rolled { get; }
 
-    public int[] Laid { get; }
+    public int?[] Laid { get; }
 
-    public int[] Lifted { get; }
+    public int?[] Lifted { get; }
 
     public BreadFloor Copy() => new(this);
-
-    private static int[] Never(int count)
-    {
-        var times = new int[count];
-        Array.Fill(times, -1);
-        return times;
-    }
 }
 
 /// <summary>What lies on one place of a pan.</summary>
@@ -114,8 +107,8 @@ internal sealed class Floor
     /// <summary>Pieces each pan has had since it was wiped.</summary>
     public required int[] SinceWipe { get; init; }
 
-    /// <summary>The bread each pan last had; -1 for none.</summary>
-    public required int[] LastBread { get; init; }
+    /// <summary>The bread each pan last had; nothing for none.</summary>
+    public required int?[] LastBread { get; init; }
 
     /// <summary>Pans that nothing more is laid on.</summary>
     public required bool[] Gone { get; init; }
@@ -138,7 +131,7 @@ internal sealed class Floor
         Breads = [.. jobs.Select(j => new BreadFloor(j))],
         Places = [.. Enumerable.Range(0, clock.Pans * clock.Places).Select(i => new PlaceFloor { Pan = i / clock.Places, Place = i % clock.Places })],
         SinceWipe = new int[clock.Pans],
-        LastBread = [.. Enumerable.Repeat(-1, clock.Pans)],
+        LastBread = new int?[clock.Pans],
         Gone = new bool[clock.Pans],
     };
 }

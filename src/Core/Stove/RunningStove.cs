@@ -35,7 +35,7 @@ public sealed class RunningStove
     private StoveFloor floor;
     private Timetable inForce;
     private Policy policy;
-    private int plannedAt = -1;
+    private int? plannedAt;
     private (bool, int, int, int)? borne;
 
     private RunningStove(Service service, IEnumerable<CheckedBatch> batches, IEnumerable<StoveEvent> past)
@@ -258,7 +258,7 @@ public sealed class RunningStove
     private StovePan Pan(int pan)
     {
         var places = floor.Places.Where(p => p.Pan == pan).Select(Place).ToList();
-        var bread = places.FirstOrDefault(p => p.Bread is not null)?.Bread ?? places.Select(p => p.Next).MinBy(n => n?.At.Value)?.Bread ?? Math.Max(floor.LastBread[pan], 0);
+        var bread = places.FirstOrDefault(p => p.Bread is not null)?.Bread ?? places.Select(p => p.Next).MinBy(n => n?.At.Value)?.Bread ?? floor.LastBread[pan] ?? 0;
         var (spec, sheet) = (breads[bread].Spec.Pan, breads[bread].Sheet.Pan);
         var heat = floor.Heats[pan]?.Heat;
         return new(
@@ -315,7 +315,7 @@ public sealed class RunningStove
         {
             ClockWork.Roll when job.Fold.Count > 0 => bread.Folded[(slot.Number - 1) / job.Each],
             ClockWork.Fold => slot.Chore > 0 ? bread.Folded[slot.Number - 1] : bread.Prep[job.BallFrom[slot.Number - 1]],
-            _ => null,
+            _ => (int?)null,
         };
         var place = slot.Work == ClockWork.Turn ? Place(floor.PlaceOf(slot.Pan, slot.Place)!) : null;
         return new(
@@ -328,7 +328,7 @@ public sealed class RunningStove
             slot.Place,
             from,
             slot.Parts[^1].To,
-            since is >= 0 and var s ? new(Math.Max(from.Value - s, 0)) : null,
+            since is { } s ? new(Math.Max(from.Value - s, 0)) : null,
             place is { Bread: not null } && place.Numbers.Contains(slot.Number) ? place.Fat : default,
             from.Value <= now);
     }
@@ -344,10 +344,10 @@ public sealed class RunningStove
             sheet.Roll.RollTo,
             breads[b].Spec.Pan.Finish,
             sheet.Filling is not null,
-            [.. bread.At.Select((a, i) => new StovePiece(i + 1, a, Since(b, i) is >= 0 and var since ? new(since) : null))]);
+            [.. bread.At.Select((a, i) => new StovePiece(i + 1, a, Since(b, i) is { } since ? new(since) : null))]);
     }
 
-    private int Since(int b, int i)
+    private int? Since(int b, int i)
     {
         var bread = floor.Breads[b];
         return bread.At[i] switch

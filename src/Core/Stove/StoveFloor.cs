@@ -20,7 +20,7 @@ internal sealed class StoveFloor
         Breads = [.. jobs.Select(j => new BreadFloor(j))];
         Places = [.. Enumerable.Range(0, clock.Pans * clock.Places).Select(i => new PlaceFloor { Pan = i / clock.Places, Place = i % clock.Places })];
         SinceWipe = new int[clock.Pans];
-        LastBread = [.. Enumerable.Repeat(-1, clock.Pans)];
+        LastBread = new int?[clock.Pans];
         Gone = new bool[clock.Pans];
         Heats = new (Celsius, int)?[clock.Pans];
     }
@@ -31,7 +31,7 @@ internal sealed class StoveFloor
 
     public int[] SinceWipe { get; }
 
-    public int[] LastBread { get; }
+    public int?[] LastBread { get; }
 
     public bool[] Gone { get; }
 
@@ -51,7 +51,7 @@ internal sealed class StoveFloor
     public int? Probed { get; private set; }
 
     /// <summary>Nothing has been made yet.</summary>
-    public bool Fresh => Breads.All(b => Array.TrueForAll(b.Prep, p => p < 0)) && NoneRolled;
+    public bool Fresh => Breads.All(b => Array.TrueForAll(b.Prep, p => p is null)) && NoneRolled;
 
     /// <summary>No piece is on its way to a pan yet.</summary>
     public bool NoneRolled => Breads.All(b => Array.TrueForAll(b.At, a => a is PieceAt.Ball or PieceAt.Folded));
@@ -251,13 +251,13 @@ internal sealed class StoveFloor
         return work switch
         {
             ClockWork.Fold => number <= job.Balls && job.Fold.Count > 0 ? bread.Chores[number - 1] >= job.Fold.Count : null,
-            ClockWork.Roll => number <= job.Pieces && job.Roll > 0 ? bread.At[number - 1] == PieceAt.Lost ? null : bread.Rolled[number - 1] >= 0 : null,
-            ClockWork.Mix or ClockWork.Divide or ClockWork.Filling => PrepOf(job, work, number) is >= 0 and var prep ? bread.Prep[prep] >= 0 : null,
+            ClockWork.Roll => number <= job.Pieces && job.Roll > 0 ? bread.At[number - 1] == PieceAt.Lost ? null : bread.Rolled[number - 1] is not null : null,
+            ClockWork.Mix or ClockWork.Divide or ClockWork.Filling => PrepOf(job, work, number) is { } prep ? bread.Prep[prep] is not null : null,
             _ => null,
         };
     }
 
-    private static int PrepOf(ClockJob job, ClockWork work, int number)
+    private static int? PrepOf(ClockJob job, ClockWork work, int number)
     {
         for (var i = 0; i < job.Preps.Count; i++)
         {
@@ -267,7 +267,7 @@ internal sealed class StoveFloor
             }
         }
 
-        return -1;
+        return null;
     }
 
     private void Finish(int b, ClockWork work, int number, int at)
@@ -277,7 +277,7 @@ internal sealed class StoveFloor
         {
             case ClockWork.Fold:
                 Round(b, number - 1, at);
-                bread.Opened[number - 1] = bread.Opened[number - 1] < 0 ? at - job.Fold[bread.Chores[number - 1]].Seconds : bread.Opened[number - 1];
+                bread.Opened[number - 1] ??= at - job.Fold[bread.Chores[number - 1]].Seconds;
                 bread.Chores[number - 1]++;
                 bread.Folded[number - 1] = at;
                 if (bread.Chores[number - 1] >= job.Fold.Count)
@@ -292,7 +292,7 @@ internal sealed class StoveFloor
                 bread.At[number - 1] = bread.At[number - 1] is PieceAt.Ball or PieceAt.Folded ? PieceAt.Rolled : bread.At[number - 1];
                 break;
             default:
-                Ready(b, PrepOf(job, work, number), at);
+                Ready(b, PrepOf(job, work, number)!.Value, at);
                 break;
         }
     }
@@ -301,7 +301,7 @@ internal sealed class StoveFloor
     private void Ready(int b, int prep, int at)
     {
         var bread = Breads[b];
-        if (bread.Prep[prep] >= 0)
+        if (bread.Prep[prep] is not null)
         {
             return;
         }
@@ -331,7 +331,7 @@ internal sealed class StoveFloor
         {
             bread.Chores[ball] = jobs[b].Fold.Count;
             bread.Folded[ball] = at;
-            bread.Opened[ball] = bread.Opened[ball] < 0 ? at : bread.Opened[ball];
+            bread.Opened[ball] ??= at;
             Raise(b, ball, PieceAt.Folded);
         }
     }
@@ -357,14 +357,14 @@ internal sealed class StoveFloor
         else
         {
             Fold(b, first / job.Each, at);
-            bread.Rolled[first] = job.Roll > 0 && bread.Rolled[first] < 0 ? at : bread.Rolled[first];
+            bread.Rolled[first] ??= job.Roll > 0 ? at : null;
         }
 
         var visit = fry ? job.FryOf(pieces.Count) : Heats[place.Pan] is { } heat ? visitAt(place.Pan, b, heat.Heat) : job.Pan;
         foreach (var piece in pieces)
         {
             bread.At[piece] = PieceAt.OnPan;
-            bread.Laid[piece] = bread.Laid[piece] < 0 ? at : bread.Laid[piece];
+            bread.Laid[piece] ??= at;
         }
 
         SinceWipe[place.Pan] = (SinceWipe[place.Pan] >= job.WipeEvery ? 0 : SinceWipe[place.Pan]) + pieces.Count;
@@ -391,7 +391,7 @@ internal sealed class StoveFloor
         {
             var dry = jobs[on.Bread].Fry is not null && !on.Fry;
             Breads[on.Bread].At[piece] = dry ? PieceAt.Dry : PieceAt.Hot;
-            Breads[on.Bread].Lifted[piece] = dry ? -1 : at;
+            Breads[on.Bread].Lifted[piece] = dry ? null : at;
         }
 
         place.On = null;
