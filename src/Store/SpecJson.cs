@@ -23,6 +23,7 @@ public static class SpecJson
     private static JsonSerializerOptions Worded(JsonSerializerOptions options)
     {
         options.Converters.Add(new MeasureConverterFactory());
+        options.Converters.Add(new RefusalCodeConverter());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.NumberHandling = JsonNumberHandling.Strict;
         options.RespectNullableAnnotations = true;
@@ -104,4 +105,15 @@ public sealed class MeasureConverterFactory : JsonConverterFactory
         public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
             writer.WriteNumberValue(value.Value);
     }
+}
+
+/// <summary>Writes a <see cref="RefusalCode"/> as its name.</summary>
+public sealed class RefusalCodeConverter : JsonConverter<RefusalCode>
+{
+    public static string NameOf(RefusalCode code) => JsonNamingPolicy.CamelCase.ConvertName(code.Name);
+
+    public override RefusalCode Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        reader.GetString() is { Length: > 0 } name ? RefusalCode.Named(char.ToUpperInvariant(name[0]) + name[1..]) : throw new JsonException();
+
+    public override void Write(Utf8JsonWriter writer, RefusalCode value, JsonSerializerOptions options) => writer.WriteStringValue(NameOf(value));
 }

@@ -1,6 +1,8 @@
+using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using Ystrata.Store;
+using Ystrata.Web.Files;
 
 namespace Ystrata.Web;
 
@@ -18,6 +20,11 @@ public sealed class MeasureSchemas : IOpenApiSchemaTransformer
         else if (context.JsonTypeInfo.ElementType is { } element && UnitOf(element) is { } each)
         {
             schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Description = each };
+        }
+        else if (type == typeof(RefusalCode))
+        {
+            (schema.Type, schema.Properties, schema.Required) = (JsonSchemaType.String, null, null);
+            schema.Enum = [.. FileRefusals.All.Select(c => (JsonNode)RefusalCodeConverter.NameOf(c))];
         }
         else if (type.IsSubclassOf(typeof(FoldStep)) || type.IsSubclassOf(typeof(FillingStep)))
         {

@@ -56,7 +56,7 @@ internal static class Breads
 
     public static Note The(this BatchSheet sheet, NoteCode code) => sheet.Notes.Single(n => n.Code == code);
 
-    public static double Figure(this Mend mend, string name) => mend.Quantities.Single(q => q.Name == name).Value;
+    public static double Figure(this Mend mend, QuantityName name) => mend.Quantities.Single(q => q.Name == name).Value;
 
-    public static double Figure(this Note note, string name) => note.Quantities.Single(q => q.Name == name).Value;
+    public static double Figure(this Note note, QuantityName name) => note.Quantities.Single(q => q.Name == name).Value;
 }

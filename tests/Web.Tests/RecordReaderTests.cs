@@ -74,8 +74,8 @@ public sealed class RecordReaderTests : IDisposable
         var at = lines.Length / 2;
         lines[at] = lines[at].Replace("\"kind\"", "\"kind", StringComparison.Ordinal);
         var broken = Assert.Throws<FileException>(() => Read(string.Join('\n', lines)));
-        Assert.Equal((RefusalCode.BrokenFile, at + 1.0), (broken.Refusal.Code, broken.Refusal.Given));
-        Assert.Equal(RefusalCode.BrokenFile, Assert.Throws<FileException>(() => Read(string.Join('\n', lines[..at]))).Refusal.Code);
-        Assert.Equal(RefusalCode.BrokenFile, Assert.Throws<FileException>(() => Read(string.Join('\n', [.. lines, "and more"]))).Refusal.Code);
+        Assert.Equal((FileRefusals.BrokenFile, at + 1.0), (broken.Refusal.Code, broken.Refusal.Given));
+        Assert.Equal(FileRefusals.BrokenFile, Assert.Throws<FileException>(() => Read(string.Join('\n', lines[..at]))).Refusal.Code);
+        Assert.Equal(FileRefusals.BrokenFile, Assert.Throws<FileException>(() => Read(string.Join('\n', [.. lines, "and more"]))).Refusal.Code);
     }
 }

@@ -7,7 +7,7 @@ public static class BallsNotes
     {
         if (balls.Tray.Spread is { Even: false } spread)
         {
-            yield return new(NoteCode.BallsUneven, Stage.Balls, Severity.Watch, [Quantity.Of("off", spread.Variation), Quantity.Of("most", BallsStage.Tolerance), Quantity.Of("spread", spread.Spread)]);
+            yield return new(NoteCode.BallsUneven, Stage.Balls, Severity.Watch, [Quantity.Of(QuantityName.Off, spread.Variation), Quantity.Of(QuantityName.Most, BallsStage.Tolerance), Quantity.Of(QuantityName.Spread, spread.Spread)]);
         }
     }
 }

@@ -13,16 +13,16 @@ public static class LadleNotes
     {
         if (ladle.Thickness.Value < Thinnest.Value)
         {
-            yield return new(NoteCode.PouredThin, Stage.Balls, Severity.Watch, [Quantity.Of("thickness", ladle.Thickness), Quantity.Of("limit", Thinnest)]);
+            yield return new(NoteCode.PouredThin, Stage.Balls, Severity.Watch, [Quantity.Of(QuantityName.Thickness, ladle.Thickness), Quantity.Of(QuantityName.Limit, Thinnest)]);
         }
         else if (ladle.Thickness.Value > Thickest.Value)
         {
-            yield return new(NoteCode.PouredThick, Stage.Balls, Severity.Watch, [Quantity.Of("thickness", ladle.Thickness), Quantity.Of("limit", Thickest)]);
+            yield return new(NoteCode.PouredThick, Stage.Balls, Severity.Watch, [Quantity.Of(QuantityName.Thickness, ladle.Thickness), Quantity.Of(QuantityName.Limit, Thickest)]);
         }
 
         if (roll.Across.Value > Widest.Value)
         {
-            yield return new(NoteCode.PouredWide, Stage.Balls, Severity.Watch, [Quantity.Of("across", roll.Across), Quantity.Of("limit", Widest)]);
+            yield return new(NoteCode.PouredWide, Stage.Balls, Severity.Watch, [Quantity.Of(QuantityName.Across, roll.Across), Quantity.Of(QuantityName.Limit, Widest)]);
         }
     }
 }

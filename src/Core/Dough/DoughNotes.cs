@@ -31,21 +31,21 @@ public static class DoughNotes
             Stage.Dough,
             severity,
             [
-                Quantity.Of("hydration", dough.Hydration),
-                Quantity.Of("gap", new Percent(Math.Abs(dough.Gap.Value))),
-                Quantity.Of("right", dough.HydrationOnTarget),
+                Quantity.Of(QuantityName.Hydration, dough.Hydration),
+                Quantity.Of(QuantityName.Gap, new Percent(Math.Abs(dough.Gap.Value))),
+                Quantity.Of(QuantityName.Right, dough.HydrationOnTarget),
             ],
             Mends: severity == Severity.Right ? null : [WaterTo(spec.Dough, dough)]);
 
         if (!batch.Route.Poured && dough.Fat.Value < LeastFat.Value)
         {
-            yield return new(NoteCode.DoughLean, Stage.Dough, Severity.Watch, [Quantity.Of("fat", dough.Fat), Quantity.Of("least", LeastFat)], Mends: [FatTo(spec.Dough)]);
+            yield return new(NoteCode.DoughLean, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Fat, dough.Fat), Quantity.Of(QuantityName.Least, LeastFat)], Mends: [FatTo(spec.Dough)]);
         }
 
         if (solved.PlannedBall / solved.Wanted is var even && Math.Abs(even - 1) * 100 > WorthSaying && DoughSolver.PiecesOf(spec.Start) is null)
         {
             yield return new(NoteCode.BallsEvened, Stage.Dough, Severity.Watch,
-                [Quantity.Count("count", solved.Count), Quantity.Of("ball", solved.PlannedBall), Quantity.Of("wanted", solved.Wanted)]);
+                [Quantity.Count(QuantityName.Count, solved.Count), Quantity.Of(QuantityName.Ball, solved.PlannedBall), Quantity.Of(QuantityName.Wanted, solved.Wanted)]);
         }
 
         foreach (var note in Salts(spec.Dough, dough).Concat(Sweets(dough)).Concat(Leavens(batch)).Concat(Cautions(batch)))
@@ -60,29 +60,29 @@ public static class DoughNotes
         var to = new Percent(Math.Round(dough.HydrationOnTarget.Value * 2) / 2);
         return new(
             MendCode.WaterTo,
-            [Quantity.Of("water", to)],
+            [Quantity.Of(QuantityName.Water, to)],
             Dough: spec with { WaterBy = spec.WaterBy == WaterBy.Feel ? WaterBy.Feel : WaterBy.Hydration, Hydration = to, Mix = spec.Mix with { WentIn = null } });
     }
 
     private static Mend SaltTo(DoughSpec spec, Range<Percent> good)
     {
         var to = new Percent(Math.Round((good.Least.Value + good.Most.Value) * 5) / 10);
-        return new(MendCode.SaltTo, [Quantity.Of("salt", to)], Dough: spec with { Salt = spec.Salt with { Amount = Amount.OfFlour(to.Value) } });
+        return new(MendCode.SaltTo, [Quantity.Of(QuantityName.Salt, to)], Dough: spec with { Salt = spec.Salt with { Amount = Amount.OfFlour(to.Value) } });
     }
 
     private static Mend FatTo(DoughSpec spec) =>
-        new(MendCode.DoughFatTo, [Quantity.Of("fat", UsualFat)], Dough: spec with { Fat = spec.Fat with { Amount = Amount.OfFlour(UsualFat.Value) } });
+        new(MendCode.DoughFatTo, [Quantity.Of(QuantityName.Fat, UsualFat)], Dough: spec with { Fat = spec.Fat with { Amount = Amount.OfFlour(UsualFat.Value) } });
 
     private static IEnumerable<Note> Salts(DoughSpec spec, DoughSheet dough)
     {
         var (leastSalt, mostSalt) = dough.SaltGood;
         if (dough.Salt.Value < leastSalt.Value)
         {
-            yield return new(NoteCode.SaltLow, Stage.Dough, Severity.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("least", leastSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
+            yield return new(NoteCode.SaltLow, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Salt, dough.Salt), Quantity.Of(QuantityName.Least, leastSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
         }
         else if (dough.Salt.Value > mostSalt.Value)
         {
-            yield return new(NoteCode.SaltHigh, Stage.Dough, Severity.Watch, [Quantity.Of("salt", dough.Salt), Quantity.Of("most", mostSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
+            yield return new(NoteCode.SaltHigh, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Salt, dough.Salt), Quantity.Of(QuantityName.Most, mostSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
         }
     }
 
@@ -90,7 +90,7 @@ public static class DoughNotes
     {
         if (dough.Sugar.Value > MostSugar.Value)
         {
-            yield return new(NoteCode.SugarHigh, Stage.Dough, Severity.Watch, [Quantity.Of("sugar", dough.Sugar), Quantity.Of("most", MostSugar)]);
+            yield return new(NoteCode.SugarHigh, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Sugar, dough.Sugar), Quantity.Of(QuantityName.Most, MostSugar)]);
         }
     }
 
@@ -102,7 +102,7 @@ public static class DoughNotes
             var share = new Percent(100 * grams / batch.Dough.Flour.Value);
             if (line.Item.Leavens && share.Value > most.Value)
             {
-                yield return new(code, Stage.Dough, Severity.Watch, [Quantity.Of("share", share), Quantity.Of("most", most)], line.Item.Id);
+                yield return new(code, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Share, share), Quantity.Of(QuantityName.Most, most)], line.Item.Id);
             }
         }
     }

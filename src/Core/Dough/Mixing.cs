@@ -145,12 +145,12 @@ public static class MixingStage
         var liquids = Of(l => l.Part == DoughPart.Liquid);
         if (liquids.Length > 0)
         {
-            yield return new(MixAct.PourLiquid, liquids, adding is null ? [] : [Quantity.Of("first", adding.AtOnce / lots), Quantity.Of("back", adding.Back / lots)]);
+            yield return new(MixAct.PourLiquid, liquids, adding is null ? [] : [Quantity.Of(QuantityName.First, adding.AtOnce / lots), Quantity.Of(QuantityName.Back, adding.Back / lots)]);
         }
 
         if (adding is { } a)
         {
-            yield return new(MixAct.AddByFeel, [a.Item], [Quantity.Of("back", a.Back / lots), Quantity.Of("spoon", a.Spoon)]);
+            yield return new(MixAct.AddByFeel, [a.Item], [Quantity.Of(QuantityName.Back, a.Back / lots), Quantity.Of(QuantityName.Spoon, a.Spoon)]);
         }
 
         if (fat.Length > 0 && (spec.Dough.Fat.When == FatWhen.WorkedIn || batter))
@@ -163,6 +163,6 @@ public static class MixingStage
             yield return new(MixAct.KneadInAdditions, tender, []);
         }
 
-        yield return new(batter ? MixAct.WhiskSmooth : MixAct.Knead, [], [Quantity.Of("time", knead)]);
+        yield return new(batter ? MixAct.WhiskSmooth : MixAct.Knead, [], [Quantity.Of(QuantityName.Time, knead)]);
     }
 }

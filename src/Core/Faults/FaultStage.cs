@@ -84,7 +84,7 @@ public static class FaultStage
 
     private static double ScoreOf(FaultRule rule, Note note)
     {
-        double? Of(string? name) => name is null ? null : note.Quantities.FirstOrDefault(q => q.Name == name)?.Value;
+        double? Of(QuantityName? name) => name is null ? null : note.Quantities.FirstOrDefault(q => q.Name == name)?.Value;
         var off = Of(rule.Figure) is { } figure && Of(rule.Against) is { } limit && limit != 0
             ? Math.Clamp(Math.Abs(figure - limit) / (FarOff * Math.Abs(limit)), 0, 1)
             : 0.5;

@@ -18,15 +18,15 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
     /// <summary>Salt to what was asked for, as the last thing that goes in.</summary>
     public Mend? Seasoned(Grams toAdd) => toAdd.Value < 0.05 || spec.Together.Count >= FillingCheck.MostSteps ? null : Of(
         MendCode.SeasonFilling,
-        [Quantity.Of("mass", Tenth(toAdd))],
+        [Quantity.Of(QuantityName.Mass, Tenth(toAdd))],
         WithTogether([.. spec.Together, new SeasonStep(Staples.Salt, Tenth(toAdd))]));
 
     /// <summary>Everything so many times, so that it comes out with the dough.</summary>
-    public static Mend Scaled(FillingSpec spec, double times) => Of(MendCode.FillingTimes, [Quantity.Of("times", Percent.FromFraction(times))], Rounded(Balance.Times(spec, times)));
+    public static Mend Scaled(FillingSpec spec, double times) => Of(MendCode.FillingTimes, [Quantity.Of(QuantityName.Times, Percent.FromFraction(times))], Rounded(Balance.Times(spec, times)));
 
     /// <summary>So much filling in each piece that none is left.</summary>
     public static Mend Shared(FillingSpec spec, Percent share) => Of(
-        MendCode.ShareTo, [Quantity.Of("share", share)], spec with { Wall = spec.Wall with { Share = share } });
+        MendCode.ShareTo, [Quantity.Of(QuantityName.Share, share)], spec with { Wall = spec.Wall with { Share = share } });
 
     public Mend Chopped(Millimetres grain)
     {
@@ -34,7 +34,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
         // A part that was never cut is chopped first of all.
         IReadOnlyList<FillingStep> Steps(IReadOnlyList<FillingStep> steps, bool cut) =>
             cut || steps.Any(s => s is ChopStep) ? [.. steps.Select(Finer)] : [new ChopStep(ChopBy.Chop, grain), .. steps];
-        return Of(MendCode.ChopFilling, [Quantity.Of("grain", grain)], spec with
+        return Of(MendCode.ChopFilling, [Quantity.Of(QuantityName.Grain, grain)], spec with
         {
             Parts = [.. spec.Parts.Zip(made.Parts).Select(p => p.First with { Steps = Steps(p.First.Steps, EndOf(p.Second).Grain.Value <= grain.Value) })],
             Together = [.. spec.Together.Select(Finer)],
@@ -50,7 +50,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
                 : [.. spec.Together, new CoolStep(new(minutes), RestPlace.Room)]);
             if (spec.Together.Count < FillingCheck.MostSteps && End(cooler).Temperature.Value <= below)
             {
-                return Of(MendCode.CoolFilling, [Quantity.Of("time", new Minutes(minutes))], cooler);
+                return Of(MendCode.CoolFilling, [Quantity.Of(QuantityName.Time, new Minutes(minutes))], cooler);
             }
         }
 
@@ -65,7 +65,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
         FillingStep Harder(FillingStep step) => step is SqueezeStep { By: not SqueezeBy.Cloth, After: null } s ? s with { By = SqueezeBy.Cloth } : step;
         var harder = Everywhere(Harder);
         return End(harder).Free < made.End.Free - new Grams(0.5)
-            ? Of(MendCode.SqueezeHarder, [Quantity.Of("water", made.End.Free - End(harder).Free)], harder)
+            ? Of(MendCode.SqueezeHarder, [Quantity.Of(QuantityName.Water, made.End.Free - End(harder).Free)], harder)
             : null;
     }
 
@@ -74,7 +74,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
         FillingStep Longer(FillingStep step) => step is SaltStep { After: null } s && s.Time.Value < LongestSalt ? s with { Time = new(LongestSalt) } : step;
         var longer = Everywhere(Longer);
         return End(longer).Free < made.End.Free - new Grams(0.5)
-            ? Of(MendCode.SaltLonger, [Quantity.Of("time", new Minutes(LongestSalt)), Quantity.Of("water", made.End.Free - End(longer).Free)], longer)
+            ? Of(MendCode.SaltLonger, [Quantity.Of(QuantityName.Time, new Minutes(LongestSalt)), Quantity.Of(QuantityName.Water, made.End.Free - End(longer).Free)], longer)
             : null;
     }
 
@@ -97,7 +97,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
 
             if (End(longer).FreeShare.Value <= FillingStage.FeelFrom[1].Value)
             {
-                return Of(MendCode.StirLonger, [Quantity.Of("time", new Minutes(minutes))], longer);
+                return Of(MendCode.StirLonger, [Quantity.Of(QuantityName.Time, new Minutes(minutes))], longer);
             }
         }
 
@@ -123,7 +123,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
 
         return Of(
             MendCode.BindMore,
-            [Quantity.Of("mass", grams)],
+            [Quantity.Of(QuantityName.Mass, grams)],
             WithTogether(at < 0
                 ? [.. spec.Together, new BindStep(binder, grams)]
                 : [.. spec.Together.Select((s, i) => i == at && s is BindStep b ? b with { Mass = b.Mass + grams } : s)]),
@@ -142,7 +142,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
         var less = new Grams(Math.Min(Math.Ceiling(wanting.Value / BindStep.Drinks(kitchen[bind.Binder])), bind.Mass.Value));
         return Of(
             MendCode.BindLess,
-            [Quantity.Of("mass", less)],
+            [Quantity.Of(QuantityName.Mass, less)],
             WithTogether([.. spec.Together.SelectMany((s, i) => i != at ? [s] : less < bind.Mass ? new FillingStep[] { bind with { Mass = bind.Mass - less } } : [])]),
             bind.Binder);
     }
@@ -154,7 +154,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
         var mass = new Grams(Math.Ceiling((made.End.Mass.Value * middle - made.End.Free.Value) / (1 - middle)));
         return mass.Value <= 0 || spec.Together.Count >= FillingCheck.MostSteps
             ? null
-            : Of(MendCode.Moisten, [Quantity.Of("mass", mass)], WithTogether([.. spec.Together, new MoistenStep(Staples.Water, mass)]), Staples.Water);
+            : Of(MendCode.Moisten, [Quantity.Of(QuantityName.Mass, mass)], WithTogether([.. spec.Together, new MoistenStep(Staples.Water, mass)]), Staples.Water);
     }
 
     private FillingSpec WithTogether(IReadOnlyList<FillingStep> steps) => spec with { Together = steps };

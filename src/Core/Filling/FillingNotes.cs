@@ -17,25 +17,25 @@ public static class FillingNotes
 
         if (sheet.Salt.Share.Value > Salty)
         {
-            yield return Say(NoteCode.FillingSalty, Severity.Wrong, [Quantity.Of("salt", sheet.Salt.Share), new("most", Salty, Percent.Unit)]);
+            yield return Say(NoteCode.FillingSalty, Severity.Wrong, [Quantity.Of(QuantityName.Salt, sheet.Salt.Share), new(QuantityName.Most, Salty, Percent.Unit)]);
         }
         else if (sheet.Salt.ToAdd.Value > sheet.End.Mass.Value * 0.001)
         {
             yield return Say(
                 sheet.Salt.Share.Value < Bland ? NoteCode.FillingBland : NoteCode.FillingSalt,
                 Severity.Watch,
-                [Quantity.Of("stayed", sheet.Salt.Stayed), Quantity.Of("salt", sheet.Salt.Share), Quantity.Of("wanted", filling.SaltWanted), Quantity.Of("add", sheet.Salt.ToAdd), Quantity.Of("left", sheet.Salt.Left)],
+                [Quantity.Of(QuantityName.Stayed, sheet.Salt.Stayed), Quantity.Of(QuantityName.Salt, sheet.Salt.Share), Quantity.Of(QuantityName.Wanted, filling.SaltWanted), Quantity.Of(QuantityName.Add, sheet.Salt.ToAdd), Quantity.Of(QuantityName.Left, sheet.Salt.Left)],
                 mends: mends.Seasoned(sheet.Salt.ToAdd) is { } mend ? [mend] : null);
         }
 
         if (sheet.End.SugarShare.Value > TooSweet)
         {
-            yield return Say(NoteCode.FillingSweet, Severity.Watch, [Quantity.Of("sugar", sheet.End.SugarShare), new("most", TooSweet, Percent.Unit)]);
+            yield return Say(NoteCode.FillingSweet, Severity.Watch, [Quantity.Of(QuantityName.Sugar, sheet.End.SugarShare), new(QuantityName.Most, TooSweet, Percent.Unit)]);
         }
 
         if (sheet.End.Temperature.Value > Parcel.Warm)
         {
-            yield return Say(NoteCode.FillingWarm, Severity.Wrong, [Quantity.Of("warm", sheet.End.Temperature), Quantity.Of("under", new Celsius(Parcel.Warm))],
+            yield return Say(NoteCode.FillingWarm, Severity.Wrong, [Quantity.Of(QuantityName.Warm, sheet.End.Temperature), Quantity.Of(QuantityName.Under, new Celsius(Parcel.Warm))],
                 mends: mends.Cooled(Parcel.Warm) is { } mend ? [mend] : null);
         }
 
@@ -49,16 +49,16 @@ public static class FillingNotes
     {
         if (filling.LiquorToDough && sheet.Liquor.Used < sheet.Liquor.Mass * 0.99)
         {
-            yield return Say(NoteCode.LiquorLeft, Severity.Watch, [Quantity.Of("left", sheet.Liquor.Mass - sheet.Liquor.Used), Quantity.Of("used", sheet.Liquor.Used)]);
+            yield return Say(NoteCode.LiquorLeft, Severity.Watch, [Quantity.Of(QuantityName.Left, sheet.Liquor.Mass - sheet.Liquor.Used), Quantity.Of(QuantityName.Used, sheet.Liquor.Used)]);
         }
     }
 
     private static Note FeelOf(FillingSheet sheet, FillingMends mends)
     {
-        Quantity[] free = [Quantity.Of("free", sheet.End.Free), Quantity.Of("share", sheet.FreeShare)];
+        Quantity[] free = [Quantity.Of(QuantityName.Free, sheet.End.Free), Quantity.Of(QuantityName.Share, sheet.FreeShare)];
         return sheet.Feel switch
         {
-            FillingFeel.Crumbly => Say(NoteCode.FillingCrumbly, Severity.Watch, [Quantity.Of("more", sheet.End.Free * -1), Quantity.Of("share", sheet.FreeShare)], mends: mends.AgainstCrumbs()),
+            FillingFeel.Crumbly => Say(NoteCode.FillingCrumbly, Severity.Watch, [Quantity.Of(QuantityName.More, sheet.End.Free * -1), Quantity.Of(QuantityName.Share, sheet.FreeShare)], mends: mends.AgainstCrumbs()),
             FillingFeel.Holds => Say(NoteCode.FillingHolds, Severity.Right, free),
             FillingFeel.RollInFlour => Say(NoteCode.FillingRollInFlour, Severity.Watch, free, mends: mends.AgainstWater()),
             _ => Say(NoteCode.FillingWeeps, Severity.Wrong, free, mends: mends.AgainstWater()),
@@ -71,25 +71,25 @@ public static class FillingNotes
         if (parcel.Wall.Value < parcel.WallLeast.Value)
         {
             yield return Say(NoteCode.WallThin, Severity.Wrong,
-                [Quantity.Of("wall", parcel.Wall), Quantity.Of("least", parcel.WallLeast), Quantity.Of("across", parcel.WidestRound)]);
+                [Quantity.Of(QuantityName.Wall, parcel.Wall), Quantity.Of(QuantityName.Least, parcel.WallLeast), Quantity.Of(QuantityName.Across, parcel.WidestRound)]);
         }
 
         if (parcel.LumpPerWall > Parcel.LumpTears)
         {
             var grain = new Millimetres(Math.Max(Math.Floor(parcel.Wall.Value * Parcel.LumpTears * 2) / 2, 0.5));
-            yield return Say(NoteCode.LumpsTear, Severity.Watch, [Quantity.Of("grain", sheet.End.Grain), Quantity.Of("wall", parcel.Wall), new("times", parcel.LumpPerWall, "")],
+            yield return Say(NoteCode.LumpsTear, Severity.Watch, [Quantity.Of(QuantityName.Grain, sheet.End.Grain), Quantity.Of(QuantityName.Wall, parcel.Wall), new(QuantityName.Times, parcel.LumpPerWall, "")],
                 mends: [mends.Chopped(grain)]);
         }
 
         if (filling.Wall.Share.Value > parcel.MostShare.Value)
         {
-            yield return Say(NoteCode.FillingTight, Severity.Wrong, [Quantity.Of("share", filling.Wall.Share), Quantity.Of("most", parcel.MostShare)],
+            yield return Say(NoteCode.FillingTight, Severity.Wrong, [Quantity.Of(QuantityName.Share, filling.Wall.Share), Quantity.Of(QuantityName.Most, parcel.MostShare)],
                 mends: [FillingMends.Shared(filling, new(Math.Floor(parcel.MostShare.Value)))]);
         }
 
         if (parcel.Risk == TearRisk.Likely)
         {
-            yield return Say(NoteCode.WallTears, Severity.Wrong, [new("risk", parcel.Tear, "")]);
+            yield return Say(NoteCode.WallTears, Severity.Wrong, [new(QuantityName.Risk, parcel.Tear, "")]);
         }
     }
 
@@ -114,8 +114,8 @@ public static class FillingNotes
         }
 
         yield return balance.Over.Value > 0
-            ? Say(NoteCode.FillingOver, Severity.Watch, [Quantity.Of("over", balance.Over), Quantity.Count("pieces", balance.Pieces), Quantity.Of("dough", balance.Dough)], mends: mends)
-            : Say(NoteCode.FillingShort, Severity.Watch, [Quantity.Of("short", balance.Over * -1), Quantity.Count("pieces", balance.Pieces)], mends: mends);
+            ? Say(NoteCode.FillingOver, Severity.Watch, [Quantity.Of(QuantityName.Over, balance.Over), Quantity.Count(QuantityName.Pieces, balance.Pieces), Quantity.Of(QuantityName.Dough, balance.Dough)], mends: mends)
+            : Say(NoteCode.FillingShort, Severity.Watch, [Quantity.Of(QuantityName.Lacks, balance.Over * -1), Quantity.Count(QuantityName.Pieces, balance.Pieces)], mends: mends);
     }
 
     /// <summary>Whether the filling holds egg or meat or was chilled, so that its core counts (models.md F).</summary>
@@ -137,7 +137,7 @@ public static class FillingNotes
         var fried = steps.Any(s => s.Fries);
         if (IsRisky(filling, kitchen))
         {
-            yield return Say(NoteCode.CoreSafe, Severity.Caution, [Quantity.Of("core", Cooked.SafeCore)]);
+            yield return Say(NoteCode.CoreSafe, Severity.Caution, [Quantity.Of(QuantityName.Core, Cooked.SafeCore)]);
         }
 
         if (steps.Any(s => s.Heats) || kinds.Any(k => k is IngredientKind.Mash or IngredientKind.Meat or IngredientKind.Dairy))

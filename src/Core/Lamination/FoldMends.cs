@@ -45,7 +45,7 @@ internal sealed class FoldMends(CheckedBatch batch)
         var onSheet = candidate.Code == MendCode.SheetFatMore;
         return new(
             candidate.Code,
-            [Quantity.Of("fat", new Grams(grams)), Quantity.Count("opens", opens), Quantity.Count("left", left), Quantity.Count("step", candidate.Step + 1)],
+            [Quantity.Of(QuantityName.Fat, new Grams(grams)), Quantity.Count(QuantityName.Opens, opens), Quantity.Count(QuantityName.Left, left), Quantity.Count(QuantityName.Step, candidate.Step + 1)],
             onSheet ? with.Sheet : null,
             onSheet ? null : with.Fold);
     }

@@ -24,9 +24,9 @@ public static class LaminationNotes
         {
             yield return new(NoteCode.SheetTooThin, Stage.Sheet, Severity.Wrong,
             [
-                Quantity.Of("thickness", sheet.Thickness),
-                Quantity.Of("limit", sheet.Thinnest),
-                Quantity.Of("across", sheet.ThinnestAcross),
+                Quantity.Of(QuantityName.Thickness, sheet.Thickness),
+                Quantity.Of(QuantityName.Limit, sheet.Thinnest),
+                Quantity.Of(QuantityName.Across, sheet.ThinnestAcross),
             ],
             Mends: [SheetTo(spec, sheet, sheet.ThinnestAcross, down: true)]);
         }
@@ -34,9 +34,9 @@ public static class LaminationNotes
         {
             yield return new(NoteCode.SheetTooThick, Stage.Sheet, Severity.Watch,
             [
-                Quantity.Of("thickness", sheet.Thickness),
-                Quantity.Of("limit", sheet.Thinnest),
-                Quantity.Of("across", sheet.ThickFromAcross),
+                Quantity.Of(QuantityName.Thickness, sheet.Thickness),
+                Quantity.Of(QuantityName.Limit, sheet.Thinnest),
+                Quantity.Of(QuantityName.Across, sheet.ThickFromAcross),
             ],
             Mends: [SheetTo(spec, sheet, sheet.ThickFromAcross, down: false)]);
         }
@@ -44,7 +44,7 @@ public static class LaminationNotes
         if (rest.Counts.Value < rest.Least.Value)
         {
             yield return new(NoteCode.ShortRest, Stage.Sheet, Severity.Watch,
-                [Quantity.Of("rest", rest.Counts), Quantity.Of("least", rest.Least), Quantity.Of("limit", sheet.Thinnest)],
+                [Quantity.Of(QuantityName.Rest, rest.Counts), Quantity.Of(QuantityName.Least, rest.Least), Quantity.Of(QuantityName.Limit, sheet.Thinnest)],
                 Mends: [RestLonger(spec, rest)]);
         }
 
@@ -52,15 +52,15 @@ public static class LaminationNotes
         {
             yield return RunsOut(Stage.Sheet, spec.FatMass, sheet.MostFat, sheet.Film, spec.Fat) with
             {
-                Mends = [new(MendCode.SheetFatLess, [Quantity.Of("fat", sheet.MostFat.Down())], Sheet: spec with { FatMass = sheet.MostFat.Down() })],
+                Mends = [new(MendCode.SheetFatLess, [Quantity.Of(QuantityName.Fat, sheet.MostFat.Down())], Sheet: spec with { FatMass = sheet.MostFat.Down() })],
             };
         }
 
         if (sheet.Dust.Value > MostDust.Value)
         {
             yield return new(NoteCode.DustHeavy, Stage.Sheet, Severity.Watch,
-                [Quantity.Of("dust", spec.DustMass), Quantity.Of("most", MostDust.Over(sheet.Area))],
-                Mends: [new(MendCode.DustLess, [Quantity.Of("dust", MostDust.Over(sheet.Area).Down())], Sheet: spec with { DustMass = MostDust.Over(sheet.Area).Down() })]);
+                [Quantity.Of(QuantityName.Dust, spec.DustMass), Quantity.Of(QuantityName.Most, MostDust.Over(sheet.Area))],
+                Mends: [new(MendCode.DustLess, [Quantity.Of(QuantityName.Dust, MostDust.Over(sheet.Area).Down())], Sheet: spec with { DustMass = MostDust.Over(sheet.Area).Down() })]);
         }
     }
 
@@ -76,7 +76,7 @@ public static class LaminationNotes
         var mends = mended ? new FoldMends(batch) : null;
         if (fold.Fused > 0 && fold.InsideFat.Value + fold.InsideDust.Value <= 0 && spec.Fold.Steps.Any(s => s.Seals))
         {
-            yield return new(NoteCode.SealedShut, Stage.Fold, Severity.Right, [Quantity.Count("leaves", fold.Nominal)]);
+            yield return new(NoteCode.SealedShut, Stage.Fold, Severity.Right, [Quantity.Count(QuantityName.Leaves, fold.Nominal)]);
         }
         else if (fold.Fused > 0)
         {
@@ -86,16 +86,16 @@ public static class LaminationNotes
                 Stage.Fold,
                 Severity.Wrong,
                 [
-                    Quantity.Count("fused", fold.Fused),
-                    Quantity.Count("of", contacts),
-                    Quantity.Count("leaves", fold.Effective),
-                    Quantity.Count("step", step + 1),
+                    Quantity.Count(QuantityName.Fused, fold.Fused),
+                    Quantity.Count(QuantityName.Of, contacts),
+                    Quantity.Count(QuantityName.Leaves, fold.Effective),
+                    Quantity.Count(QuantityName.Step, step + 1),
                 ],
                 Mends: mends?.OfContacts(ContactState.Fused));
         }
         else if (fold.Patchy == 0 && contacts > 0)
         {
-            yield return new(NoteCode.AllOpen, Stage.Fold, Severity.Right, [Quantity.Count("of", contacts), Quantity.Count("leaves", fold.Nominal)]);
+            yield return new(NoteCode.AllOpen, Stage.Fold, Severity.Right, [Quantity.Count(QuantityName.Of, contacts), Quantity.Count(QuantityName.Leaves, fold.Nominal)]);
         }
 
         if (fold.Patchy > 0)
@@ -106,10 +106,10 @@ public static class LaminationNotes
                 Stage.Fold,
                 Severity.Watch,
                 [
-                    Quantity.Count("patchy", fold.Patchy),
-                    Quantity.Count("of", contacts),
-                    Quantity.Of("film", new Micrometres(thinnest)),
-                    Quantity.Of("open", Contacts.OpenFilm),
+                    Quantity.Count(QuantityName.Patchy, fold.Patchy),
+                    Quantity.Count(QuantityName.Of, contacts),
+                    Quantity.Of(QuantityName.Film, new Micrometres(thinnest)),
+                    Quantity.Of(QuantityName.Open, Contacts.OpenFilm),
                 ],
                 Mends: fold.Fused > 0 ? null : mends?.OfContacts(ContactState.Patchy));
         }
@@ -117,13 +117,13 @@ public static class LaminationNotes
         if (fold.Nominal > 1 && fold.Covers.Value < FullCover.Value)
         {
             yield return new(NoteCode.PartCovered, Stage.Fold, Severity.Watch,
-                [Quantity.Count("leaves", fold.Nominal), Quantity.Of("covers", fold.Covers), new("mean", fold.MeanEffective, "")]);
+                [Quantity.Count(QuantityName.Leaves, fold.Nominal), Quantity.Of(QuantityName.Covers, fold.Covers), new(QuantityName.Mean, fold.MeanEffective, "")]);
         }
 
         if (fold.FatPer100G > MostFatPer100G)
         {
             yield return new(NoteCode.TooMuchFat, Stage.Fold, Severity.Wrong,
-                [Quantity.Of("fat", fold.FatPer100G), Quantity.Of("most", MostFatPer100G), Quantity.Of("inside", fold.InsideFat)],
+                [Quantity.Of(QuantityName.Fat, fold.FatPer100G), Quantity.Of(QuantityName.Most, MostFatPer100G), Quantity.Of(QuantityName.Inside, fold.InsideFat)],
                 Mends: [FatLess(spec, MostFatPer100G / fold.FatPer100G)]);
         }
 
@@ -133,7 +133,7 @@ public static class LaminationNotes
                 NoteCode.RingsFused,
                 Stage.Fold,
                 rings.OnEdge ? Severity.Wrong : Severity.Watch,
-                [new("rings", rings.Count, ""), new("apart", rings.OnEdge ? rings.Apart : 1, "")],
+                [new(QuantityName.Rings, rings.Count, ""), new(QuantityName.Apart, rings.OnEdge ? rings.Apart : 1, "")],
                 Mends: fold.Fused > 0 ? null : mends?.OfContacts(ContactState.Fused));
         }
     }
@@ -150,34 +150,34 @@ public static class LaminationNotes
         var leaves = fold.Rings is { OnEdge: true } r ? r.Apart : fold.Effective;
         if (leaves > 1 && roll.ThinnestLeaf.Value < roll.SmearedUnder.Value)
         {
-            yield return new(NoteCode.LeafSmeared, Stage.Roll, Severity.Wrong, [Quantity.Of("leaf", roll.ThinnestLeaf), Quantity.Of("limit", roll.SmearedUnder)],
-                Mends: LastFold(spec.Fold) is { } at ? [new(MendCode.DropStep, [Quantity.Count("step", at + 1)], Fold: new([.. spec.Fold.Steps.Where((_, i) => i != at)]))] : null);
+            yield return new(NoteCode.LeafSmeared, Stage.Roll, Severity.Wrong, [Quantity.Of(QuantityName.Leaf, roll.ThinnestLeaf), Quantity.Of(QuantityName.Limit, roll.SmearedUnder)],
+                Mends: LastFold(spec.Fold) is { } at ? [new(MendCode.DropStep, [Quantity.Count(QuantityName.Step, at + 1)], Fold: new([.. spec.Fold.Steps.Where((_, i) => i != at)]))] : null);
         }
         else if (leaves > 1 && roll.Leaf.Value > roll.BreadyOver.Value)
         {
-            yield return new(NoteCode.LeafBready, Stage.Roll, Severity.Watch, [Quantity.Of("leaf", roll.Leaf), Quantity.Of("limit", roll.BreadyOver)],
+            yield return new(NoteCode.LeafBready, Stage.Roll, Severity.Watch, [Quantity.Of(QuantityName.Leaf, roll.Leaf), Quantity.Of(QuantityName.Limit, roll.BreadyOver)],
                 Mends: fold.Rings is { OnEdge: true } || spec.Filling is not null ? null : RollWider(spec.Roll, roll, beforeRoll));
         }
 
         if (fold.Rings is not null && spec.Roll.By == RollBy.Pin)
         {
-            yield return new(NoteCode.CoreCrushed, Stage.Roll, Severity.Watch, [new("rings", fold.Rings.Count, "")],
+            yield return new(NoteCode.CoreCrushed, Stage.Roll, Severity.Watch, [new(QuantityName.Rings, fold.Rings.Count, "")],
                 Mends: [new(MendCode.ByHand, [], Roll: spec.Roll with { By = RollBy.Hand })]);
         }
 
         var already = beforeRoll.Area.AsRound() * (spec.Roll.Diameter / batch.Shape.RolledTo);
         if (already.Value > spec.Roll.Diameter.Value * (1 + 1e-9))
         {
-            yield return new(NoteCode.AlreadyBigger, Stage.Roll, Severity.Watch, [Quantity.Of("already", already), Quantity.Of("asked", spec.Roll.Diameter)]);
+            yield return new(NoteCode.AlreadyBigger, Stage.Roll, Severity.Watch, [Quantity.Of(QuantityName.Already, already), Quantity.Of(QuantityName.Asked, spec.Roll.Diameter)]);
         }
         else if (roll.Springback.Fraction > WorthRollingPast)
         {
             yield return new(NoteCode.SpringsBack, Stage.Roll, Severity.Watch,
             [
-                Quantity.Of("rest", roll.Rest),
-                Quantity.Of("across", spec.Roll.Diameter),
-                Quantity.Of("rollTo", roll.RollTo),
-                Quantity.Of("back", spec.Roll.Diameter * (1 - roll.Springback.Fraction)),
+                Quantity.Of(QuantityName.Rest, roll.Rest),
+                Quantity.Of(QuantityName.Across, spec.Roll.Diameter),
+                Quantity.Of(QuantityName.RollTo, roll.RollTo),
+                Quantity.Of(QuantityName.Back, spec.Roll.Diameter * (1 - roll.Springback.Fraction)),
             ],
             Mends: [SpringLess(spec.Roll, roll)]);
         }
@@ -189,19 +189,19 @@ public static class LaminationNotes
         var factor = across / sheet.Area.AsRound();
         Millimetres Safe(Millimetres side) => new(down ? Math.Floor(side.Value) : Math.Ceiling(side.Value));
         var to = Safe(spec.Diameter * factor);
-        return new(MendCode.SheetTo, [Quantity.Of("across", to)], Sheet: spec with { Diameter = to, Width = spec.Width is { } w ? Safe(w * factor) : null });
+        return new(MendCode.SheetTo, [Quantity.Of(QuantityName.Across, to)], Sheet: spec with { Diameter = to, Width = spec.Width is { } w ? Safe(w * factor) : null });
     }
 
     private static Mend RestLonger(SheetSpec spec, RestSheet rest)
     {
         var to = new Minutes(Math.Ceiling(spec.Rest.Value + rest.Least.Value - rest.Counts.Value));
-        return new(MendCode.RestTo, [Quantity.Of("rest", to)], Sheet: spec with { Rest = to });
+        return new(MendCode.RestTo, [Quantity.Of(QuantityName.Rest, to)], Sheet: spec with { Rest = to });
     }
 
     private static Mend SpringLess(RollSpec spec, RollSheet roll)
     {
         var to = new Minutes(Math.Ceiling(spec.Rest.Value + Round.RestUntil(roll.Springback.Fraction, WorthRollingPast).Value));
-        return new(MendCode.RestTo, [Quantity.Of("rest", to)], Roll: spec with { Rest = to });
+        return new(MendCode.RestTo, [Quantity.Of(QuantityName.Rest, to)], Roll: spec with { Rest = to });
     }
 
     // Every spread of fat by the same share, to the tenth of a gram a brush weighs.
@@ -210,7 +210,7 @@ public static class LaminationNotes
         Grams Less(Grams fat) => new(Math.Max(Math.Floor(fat.Value * share * 10) / 10, 0.1));
         var sheet = spec.Sheet.FatMass.Value > 0 ? spec.Sheet with { FatMass = Less(spec.Sheet.FatMass) } : null;
         var fold = new FoldSpec([.. spec.Fold.Steps.Select(step => step.WithFat(Less))]);
-        return new(MendCode.FatShare, [Quantity.Of("share", Percent.FromFraction(share))], Sheet: sheet, Fold: fold);
+        return new(MendCode.FatShare, [Quantity.Of(QuantityName.Share, Percent.FromFraction(share))], Sheet: sheet, Fold: fold);
     }
 
     // The least that makes the leaf thin enough, tried out: thick places give first, and films that thin may weld.
@@ -221,7 +221,7 @@ public static class LaminationNotes
             var fullest = Rolled.To(beforeRoll, new(across)).Fullest;
             if ((fullest.Dough / FoldStage.ApartIn(fullest)).Value <= roll.BreadyOver.Value)
             {
-                return [new(MendCode.RollTo, [Quantity.Of("across", new Millimetres(across))], Roll: spec with { Diameter = new(across) })];
+                return [new(MendCode.RollTo, [Quantity.Of(QuantityName.Across, new Millimetres(across))], Roll: spec with { Diameter = new(across) })];
             }
         }
 
@@ -236,5 +236,5 @@ public static class LaminationNotes
     }
 
     internal static Note RunsOut(Stage stage, Grams fat, Grams most, Micrometres film, string item) => new(
-        NoteCode.FatRunsOut, stage, Severity.Wrong, [Quantity.Of("fat", fat), Quantity.Of("most", most), Quantity.Of("film", film)], item);
+        NoteCode.FatRunsOut, stage, Severity.Wrong, [Quantity.Of(QuantityName.Fat, fat), Quantity.Of(QuantityName.Most, most), Quantity.Of(QuantityName.Film, film)], item);
 }

@@ -21,7 +21,7 @@ internal static class PanNotes
     {
         if (roll.Thickness.Value > ThickRound.Value && !piece.Stuffed)
         {
-            yield return Say(NoteCode.ThickRound, Severity.Watch, [Quantity.Of("thickness", roll.Thickness), Quantity.Of("limit", ThickRound)]);
+            yield return Say(NoteCode.ThickRound, Severity.Watch, [Quantity.Of(QuantityName.Thickness, roll.Thickness), Quantity.Of(QuantityName.Limit, ThickRound)]);
         }
 
         foreach (var note in OfRun(spec, pan, piece, kitchen).Concat(OfRow(spec, pan)).Concat(OfFat(spec, pan, kitchen)).Concat(OfHold(spec, pan)))
@@ -42,15 +42,15 @@ internal static class PanNotes
 
     private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, PanPiece piece, Kitchen kitchen)
     {
-        Quantity[] heat = [Quantity.Of("pan", spec.Laid), Quantity.Of("passed", pan.Passed), Quantity.Of("needed", pan.Needed)];
+        Quantity[] heat = [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Passed, pan.Passed), Quantity.Of(QuantityName.Needed, pan.Needed)];
         if (pan.Failure is { } failure)
         {
             var better = new PanStage(spec, piece, kitchen.Learned.PanTime, roughly: true).Nearest(Coolest, Hottest);
             yield return failure switch
             {
-                PanFailure.Chars => Say(NoteCode.PanChars, Severity.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
-                PanFailure.NeverColours => Say(NoteCode.PanNeverColours, Severity.Wrong, [Quantity.Of("pan", spec.Laid)], mends: To(spec, better)),
-                _ => Say(NoteCode.PanNeverCooks, Severity.Wrong, [Quantity.Of("pan", spec.Laid), Quantity.Of("thickness", piece.Thickness)], mends: To(spec, better)),
+                PanFailure.Chars => Say(NoteCode.PanChars, Severity.Wrong, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Thickness, piece.Thickness)], mends: To(spec, better)),
+                PanFailure.NeverColours => Say(NoteCode.PanNeverColours, Severity.Wrong, [Quantity.Of(QuantityName.Pan, spec.Laid)], mends: To(spec, better)),
+                _ => Say(NoteCode.PanNeverCooks, Severity.Wrong, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Thickness, piece.Thickness)], mends: To(spec, better)),
             };
         }
         else if (pan.CookedAt is null)
@@ -61,7 +61,7 @@ internal static class PanNotes
 
         if (spec.Laid.Value < pan.CoolUnder.Value)
         {
-            yield return Say(NoteCode.PanTooCool, Severity.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("least", pan.CoolUnder)],
+            yield return Say(NoteCode.PanTooCool, Severity.Watch, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Least, pan.CoolUnder)],
                 mends: To(spec, new(Math.Ceiling(pan.CoolUnder.Value / 5) * 5)));
         }
 
@@ -73,22 +73,22 @@ internal static class PanNotes
         var (darkest, palest) = (Math.Max(pan.First, pan.Second), Math.Min(pan.First, pan.Second));
         if (darkest > PanRun.DarkestFace)
         {
-            yield return Say(NoteCode.FaceBurnt, Severity.Wrong, [new("dark", darkest, ""), new("most", PanRun.DarkestFace, "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FaceBurnt, Severity.Wrong, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Most, PanRun.DarkestFace, "")], mends: Advised(spec, pan));
         }
 
         if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.CookedAt is not null)
         {
-            yield return Say(NoteCode.FacePale, Severity.Watch, [new("dark", palest, ""), new("wanted", PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FacePale, Severity.Watch, [new(QuantityName.Dark, palest, ""), new(QuantityName.Wanted, PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
         }
 
         if (darkest - palest > FacesApart)
         {
-            yield return Say(NoteCode.FacesUneven, Severity.Watch, [new("dark", darkest, ""), new("pale", palest, "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FacesUneven, Severity.Watch, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Pale, palest, "")], mends: Advised(spec, pan));
         }
 
         if (pan.Lost.Value > DryLoss.Value)
         {
-            yield return Say(NoteCode.DriedOut, Severity.Watch, [Quantity.Of("lost", pan.Lost), Quantity.Of("most", DryLoss)], mends: Advised(spec, pan));
+            yield return Say(NoteCode.DriedOut, Severity.Watch, [Quantity.Of(QuantityName.Lost, pan.Lost), Quantity.Of(QuantityName.Most, DryLoss)], mends: Advised(spec, pan));
         }
     }
 
@@ -99,18 +99,18 @@ internal static class PanNotes
             var mends = row.Holds == spec.Cookware.Flame ? null : new[] { FlameTo(spec, row.Holds) };
             if (row.DownAfter is { } down)
             {
-                yield return Say(NoteCode.PanClimbs, Severity.Watch, [Quantity.Count("after", down), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
+                yield return Say(NoteCode.PanClimbs, Severity.Watch, [Quantity.Count(QuantityName.After, down), Quantity.Of(QuantityName.Then, row.Pieces[^1].Pan), Quantity.Of(QuantityName.Pan, spec.Laid)], mends: mends);
             }
             else if (row.UpAfter is { } up)
             {
-                yield return Say(NoteCode.PanFalls, Severity.Watch, [Quantity.Count("after", up), Quantity.Of("then", row.Pieces[^1].Pan), Quantity.Of("pan", spec.Laid)], mends: mends);
+                yield return Say(NoteCode.PanFalls, Severity.Watch, [Quantity.Count(QuantityName.After, up), Quantity.Of(QuantityName.Then, row.Pieces[^1].Pan), Quantity.Of(QuantityName.Pan, spec.Laid)], mends: mends);
             }
         }
 
         if (spec.Together > pan.Room)
         {
-            yield return Say(NoteCode.PanCrowded, Severity.Watch, [Quantity.Count("together", spec.Together), Quantity.Count("room", pan.Room)],
-                mends: pan.Room < 1 ? null : [new(MendCode.FewerTogether, [Quantity.Count("together", pan.Room)], Pan: spec with { Together = pan.Room })]);
+            yield return Say(NoteCode.PanCrowded, Severity.Watch, [Quantity.Count(QuantityName.Together, spec.Together), Quantity.Count(QuantityName.Room, pan.Room)],
+                mends: pan.Room < 1 ? null : [new(MendCode.FewerTogether, [Quantity.Count(QuantityName.Together, pan.Room)], Pan: spec with { Together = pan.Room })]);
         }
     }
 
@@ -127,7 +127,7 @@ internal static class PanNotes
         var hottest = pan.PanHigh;
         if (inPan && PanFat.Smoke(fats) is var (fat, smoke))
         {
-            Quantity[] heat = [Quantity.Of("pan", hottest), Quantity.Of("smoke", smoke), Quantity.Of("under", PanFat.WatchFrom(smoke))];
+            Quantity[] heat = [Quantity.Of(QuantityName.Pan, hottest), Quantity.Of(QuantityName.Smoke, smoke), Quantity.Of(QuantityName.Under, PanFat.WatchFrom(smoke))];
             var under = new Celsius(Math.Floor((smoke.Value - (hottest.Value - spec.Laid.Value) - 11) / 5) * 5);
             var mends = under.Value >= Coolest.Value ? To(spec, under) : null;
             if (hottest.Value >= smoke.Value)
@@ -141,18 +141,18 @@ internal static class PanNotes
 
             if (PanFat.WithSolids(fats) is { } solids)
             {
-                yield return Say(NoteCode.ButterBrowns, Severity.Watch, [Quantity.Of("pan", spec.Laid), Quantity.Of("smoke", solids.SmokePoint ?? smoke)], solids.Id);
+                yield return Say(NoteCode.ButterBrowns, Severity.Watch, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Smoke, solids.SmokePoint ?? smoke)], solids.Id);
             }
         }
 
         var film = pan.Film.Value;
         if (film > PanFat.MostFilm.Value && spec.Roasting != Roasting.ShallowFry)
         {
-            yield return Say(NoteCode.PanFatPools, Severity.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("most", pan.FatGood.Most)], spec.Fat, [FatTo(spec, pan)]);
+            yield return Say(NoteCode.PanFatPools, Severity.Watch, [Quantity.Of(QuantityName.Fat, spec.FatPerSide), Quantity.Of(QuantityName.Most, pan.FatGood.Most)], spec.Fat, [FatTo(spec, pan)]);
         }
         else if (film > 0 && film < PanFat.LeastFilm.Value)
         {
-            yield return Say(NoteCode.PanFatThin, Severity.Watch, [Quantity.Of("fat", spec.FatPerSide), Quantity.Of("least", pan.FatGood.Least)], spec.Fat, [FatTo(spec, pan)]);
+            yield return Say(NoteCode.PanFatThin, Severity.Watch, [Quantity.Of(QuantityName.Fat, spec.FatPerSide), Quantity.Of(QuantityName.Least, pan.FatGood.Least)], spec.Fat, [FatTo(spec, pan)]);
         }
     }
 
@@ -160,8 +160,8 @@ internal static class PanNotes
     {
         if (pan.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
         {
-            yield return Say(NoteCode.HoldStiff, Severity.Watch, [Quantity.Of("time", time), Quantity.Of("soft", pan.Hold.Soft)],
-                mends: [new(MendCode.HoldTo, [Quantity.Of("time", pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. BetterHeld(spec)]);
+            yield return Say(NoteCode.HoldStiff, Severity.Watch, [Quantity.Of(QuantityName.Time, time), Quantity.Of(QuantityName.Soft, pan.Hold.Soft)],
+                mends: [new(MendCode.HoldTo, [Quantity.Of(QuantityName.Time, pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. BetterHeld(spec)]);
         }
 
         if (pan.Hold.Sweats)
@@ -171,7 +171,7 @@ internal static class PanNotes
     }
 
     private static Mend[]? To(PanSpec spec, Celsius? pan) => pan is { } at
-        ? [new(MendCode.PanTo, [Quantity.Of("pan", at)], Pan: spec with { Temperature = at, Measured = null, Own = null })]
+        ? [new(MendCode.PanTo, [Quantity.Of(QuantityName.Pan, at)], Pan: spec with { Temperature = at, Measured = null, Own = null })]
         : null;
 
     // Bare or in paper it stiffens sooner than it would in cloth.
@@ -183,14 +183,14 @@ internal static class PanNotes
     private static Mend FatTo(PanSpec spec, PanSheet pan)
     {
         var to = new Grams(Math.Max(Math.Round(pan.FatGood.Least.Value + pan.FatGood.Most.Value) / 2, 0.5));
-        return new(MendCode.PanFatTo, [Quantity.Of("fat", to)], Pan: spec with { FatPerSide = to, Own = null });
+        return new(MendCode.PanFatTo, [Quantity.Of(QuantityName.Fat, to)], Pan: spec with { FatPerSide = to, Own = null });
     }
 
     private static Mend FlameTo(PanSpec spec, Flame flame) => new(
-        MendCode.FlameTo, [new("flame", (int)flame, "")], Pan: spec with { On = spec.Cookware with { Flame = flame } });
+        MendCode.FlameTo, [new(QuantityName.Flame, (int)flame, "")], Pan: spec with { On = spec.Cookware with { Flame = flame } });
 
     private static Mend[]? Advised(PanSpec spec, PanSheet pan) => pan is { Own: true, Advised.Count: > 0 }
-        ? [new(MendCode.AsAdvised, [Quantity.Count("turns", pan.Advised.Count)], Pan: spec with { Own = null })]
+        ? [new(MendCode.AsAdvised, [Quantity.Count(QuantityName.Turns, pan.Advised.Count)], Pan: spec with { Own = null })]
         : null;
 
     private static Note Say(NoteCode code, Severity severity, IReadOnlyList<Quantity> quantities, string? item = null, IReadOnlyList<Mend>? mends = null) =>

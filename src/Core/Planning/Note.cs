@@ -132,13 +132,97 @@ public enum NoteCode
     Steam,
 }
 
-/// <summary>A number with its name in the note and its unit.</summary>
-public sealed record Quantity(string Name, double Value, string Unit)
+/// <summary>What a number in a note is of. Rules of faults name them, so that none names what no note says.</summary>
+public enum QuantityName
 {
-    public static Quantity Of<T>(string name, T value)
+    Across,
+    Add,
+    After,
+    Already,
+    Apart,
+    Asked,
+    Back,
+    Ball,
+    Balls,
+    Best,
+    Core,
+    Count,
+    Covers,
+    Dark,
+    Dough,
+    Dust,
+    Fat,
+    Film,
+    First,
+    Flame,
+    Free,
+    Fused,
+    Gap,
+    Grain,
+    Heat,
+    Hydration,
+    Inside,
+    Lacks,
+    Leaf,
+    Least,
+    Leaves,
+    Left,
+    Limit,
+    Longest,
+    Lost,
+    Mass,
+    Mean,
+    More,
+    Most,
+    Needed,
+    Of,
+    Off,
+    One,
+    Open,
+    Opens,
+    Over,
+    Pale,
+    Pan,
+    Passed,
+    Patchy,
+    Pieces,
+    Rest,
+    Right,
+    Rings,
+    Risk,
+    RollTo,
+    Room,
+    Salt,
+    Share,
+    Smoke,
+    Soft,
+    Spoon,
+    Spread,
+    Stayed,
+    Step,
+    Sugar,
+    Then,
+    Thickness,
+    Thinnest,
+    Time,
+    Times,
+    Together,
+    Turns,
+    Under,
+    Used,
+    Wall,
+    Wanted,
+    Warm,
+    Water,
+}
+
+/// <summary>A number with its name in the note and its unit.</summary>
+public sealed record Quantity(QuantityName Name, double Value, string Unit)
+{
+    public static Quantity Of<T>(QuantityName name, T value)
         where T : struct, IMeasure<T> => new(name, value.Value, T.Unit);
 
-    public static Quantity Count(string name, int value) => new(name, value, "");
+    public static Quantity Count(QuantityName name, int value) => new(name, value, "");
 }
 
 /// <summary>Something to know about the batch: a code and its quantities. The words are the interface's.</summary>

@@ -1,60 +1,93 @@
+using System.Reflection;
+using System.Runtime.CompilerServices;
+
 namespace Ystrata.Core.Planning;
 
-public enum RefusalCode
+/// <summary>What is wrong with a figure, by its name. The core's own stand here; whoever reads files or lists has more of its own.</summary>
+public readonly record struct RefusalCode
 {
-    OutOfRange,
-    NotANumber,
-    Missing,
-    UnknownIngredient,
-    WrongKind,
-    TooMany,
-    TooManyLeaves,
-    NeedsRope,
-    NeedsFlat,
-    NeedsStrip,
-    StripsTooNarrow,
-    RimTooWide,
-    TooManyPiecesOfOne,
-    TooMuchWaterCarried,
-    TooMuchLiquid,
-    TooMuchSaltCarried,
-    LiquidDoesNotFit,
-    FixedOutweighs,
-    TooManyPieces,
-    TooManyPins,
-    TwoRests,
-    NothingSetsWater,
-    NamedTwice,
-    NoSolids,
-    WetBinder,
-    Heavier,
-    NoWaterLeft,
-    NothingLeft,
-    NoWall,
-    FillingTooBig,
-    Together,
-    FrozenBatter,
-    NameTaken,
-    NotUtf8,
-    WrongColumns,
-    NotInList,
-    TooLong,
+    private RefusalCode(string name) => Name = name;
 
-    /// <summary>No PNG, JPEG or WebP.</summary>
-    NotAPhoto,
+    public string Name { get; }
 
-    /// <summary>A file of something else.</summary>
-    ForeignFile,
+    public static RefusalCode OutOfRange { get; } = Named();
 
-    /// <summary>A file made by a newer version.</summary>
-    NewerFile,
+    public static RefusalCode NotANumber { get; } = Named();
 
-    /// <summary>A file that is broken or cut short.</summary>
-    BrokenFile,
+    public static RefusalCode Missing { get; } = Named();
 
-    /// <summary>A file without a recipe in it.</summary>
-    NoRecipe,
-    Unreadable,
+    public static RefusalCode UnknownIngredient { get; } = Named();
+
+    public static RefusalCode WrongKind { get; } = Named();
+
+    public static RefusalCode TooMany { get; } = Named();
+
+    public static RefusalCode TooManyLeaves { get; } = Named();
+
+    public static RefusalCode NeedsRope { get; } = Named();
+
+    public static RefusalCode NeedsFlat { get; } = Named();
+
+    public static RefusalCode NeedsStrip { get; } = Named();
+
+    public static RefusalCode StripsTooNarrow { get; } = Named();
+
+    public static RefusalCode RimTooWide { get; } = Named();
+
+    public static RefusalCode TooManyPiecesOfOne { get; } = Named();
+
+    public static RefusalCode TooMuchWaterCarried { get; } = Named();
+
+    public static RefusalCode TooMuchLiquid { get; } = Named();
+
+    public static RefusalCode TooMuchSaltCarried { get; } = Named();
+
+    public static RefusalCode LiquidDoesNotFit { get; } = Named();
+
+    public static RefusalCode FixedOutweighs { get; } = Named();
+
+    public static RefusalCode TooManyPieces { get; } = Named();
+
+    public static RefusalCode TooManyPins { get; } = Named();
+
+    public static RefusalCode TwoRests { get; } = Named();
+
+    public static RefusalCode NothingSetsWater { get; } = Named();
+
+    public static RefusalCode NamedTwice { get; } = Named();
+
+    public static RefusalCode NoSolids { get; } = Named();
+
+    public static RefusalCode WetBinder { get; } = Named();
+
+    public static RefusalCode Heavier { get; } = Named();
+
+    public static RefusalCode NoWaterLeft { get; } = Named();
+
+    public static RefusalCode NothingLeft { get; } = Named();
+
+    public static RefusalCode NoWall { get; } = Named();
+
+    public static RefusalCode FillingTooBig { get; } = Named();
+
+    public static RefusalCode Together { get; } = Named();
+
+    public static RefusalCode FrozenBatter { get; } = Named();
+
+    public static RefusalCode NameTaken { get; } = Named();
+
+    public static RefusalCode TooLong { get; } = Named();
+
+    public static RefusalCode Unreadable { get; } = Named();
+
+    /// <summary>A code of this name.</summary>
+    public static RefusalCode Named([CallerMemberName] string name = "") => new(name);
+
+    /// <summary>All that a class has as its static properties.</summary>
+    public static IEnumerable<RefusalCode> Of(Type type) =>
+        type.GetProperties(BindingFlags.Public | BindingFlags.Static).Where(p => p.PropertyType == typeof(RefusalCode)).Select(p => (RefusalCode)p.GetValue(null)!);
+
+    public override string ToString() => Name;
 }
 
 /// <summary>Why a figure is not taken: the field, what was given and what is allowed. The words are the interface's.</summary>

@@ -23,15 +23,15 @@ internal static partial class StepReader
     }
 
     private static RecipeStep? Rest(string text, string line) => RestTime().Match(line) is { Success: true } m
-        ? new(text, StepTold.Rest, Quantity.Of("time", new Minutes(Number(m.Groups[1].Value) * (m.Groups[2].Value.StartsWith('h') ? 60 : 1))))
+        ? new(text, StepTold.Rest, Quantity.Of(QuantityName.Time, new Minutes(Number(m.Groups[1].Value) * (m.Groups[2].Value.StartsWith('h') ? 60 : 1))))
         : null;
 
     private static RecipeStep? Across(string text, string line) => Round().IsMatch(line) && Length().Match(line) is { Success: true } m
-        ? new(text, StepTold.Across, Quantity.Of("across", new Millimetres(Math.Round(Number(m.Groups[1].Value) * (m.Groups[2].Value switch { "cm" => 10, "mm" => 1, _ => Millimetres.FromInches(1).Value }), 1))))
+        ? new(text, StepTold.Across, Quantity.Of(QuantityName.Across, new Millimetres(Math.Round(Number(m.Groups[1].Value) * (m.Groups[2].Value switch { "cm" => 10, "mm" => 1, _ => Millimetres.FromInches(1).Value }), 1))))
         : null;
 
     private static RecipeStep? Heat(string text, string line) => Degrees().Match(line) is { Success: true } m
-        ? new(text, StepTold.Heat, Quantity.Of("heat", m.Groups[2].Value == "f" ? new(Math.Round(Celsius.FromFahrenheit(Number(m.Groups[1].Value)).Value)) : new Celsius(Number(m.Groups[1].Value))))
+        ? new(text, StepTold.Heat, Quantity.Of(QuantityName.Heat, m.Groups[2].Value == "f" ? new(Math.Round(Celsius.FromFahrenheit(Number(m.Groups[1].Value)).Value)) : new Celsius(Number(m.Groups[1].Value))))
         : null;
 
     private static double Number(string text) => double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);

@@ -8,8 +8,8 @@ public static class RestNotes
     internal static IEnumerable<Note> Of(CheckedBatch batch, RestSheet rest)
     {
         var (spec, poured) = (batch.Spec, batch.Route.Poured);
-        Quantity[] window = [Quantity.Of("rest", rest.Time), Quantity.Of("least", rest.Least), Quantity.Of("best", rest.Best), Quantity.Of("longest", rest.Longest)];
-        Quantity[] costs = [Quantity.Of("back", rest.Now.PullsBack), Quantity.Of("thinnest", rest.Now.Thinnest)];
+        Quantity[] window = [Quantity.Of(QuantityName.Rest, rest.Time), Quantity.Of(QuantityName.Least, rest.Least), Quantity.Of(QuantityName.Best, rest.Best), Quantity.Of(QuantityName.Longest, rest.Longest)];
+        Quantity[] costs = [Quantity.Of(QuantityName.Back, rest.Now.PullsBack), Quantity.Of(QuantityName.Thinnest, rest.Now.Thinnest)];
         if (rest.Longest.Value < rest.Least.Value)
         {
             yield return new(
@@ -47,14 +47,14 @@ public static class RestNotes
 
         if (rest is { WarmsAsOne: { } one, WarmsAsBalls: { } balls } && !poured)
         {
-            yield return new(one.Value > LongWarming.Value ? NoteCode.DivideCold : NoteCode.WarmFirst, Stage.Rest, Severity.Watch, [Quantity.Of("one", one), Quantity.Of("balls", balls)]);
+            yield return new(one.Value > LongWarming.Value ? NoteCode.DivideCold : NoteCode.WarmFirst, Stage.Rest, Severity.Watch, [Quantity.Of(QuantityName.One, one), Quantity.Of(QuantityName.Balls, balls)]);
         }
     }
 
     private static Mend To(RestSpec spec, Minutes time)
     {
         var to = new Minutes(Math.Floor(time.Value));
-        return new(MendCode.DoughRestTo, [Quantity.Of("rest", to)], Rest: spec with { Time = to });
+        return new(MendCode.DoughRestTo, [Quantity.Of(QuantityName.Rest, to)], Rest: spec with { Time = to });
     }
 
     private static Mend Cover(RestSpec spec) => new(MendCode.CoverIt, [], Rest: spec with { Covered = true });

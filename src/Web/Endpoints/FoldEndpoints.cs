@@ -1,4 +1,6 @@
 
+using Ystrata.Web.Files;
+
 namespace Ystrata.Web.Endpoints;
 
 /// <summary>What to put the same ball through.</summary>
@@ -48,7 +50,7 @@ public static class FoldEndpoints
         }
 
         refusals.AddRange(body.Schools.Select((id, i) => (id, i)).Where(s => !FoldPrograms.Ids.Contains(s.id))
-            .Select(s => new Refusal($"schools[{s.i}]", RefusalCode.NotInList, Item: s.id)));
+            .Select(s => new Refusal($"schools[{s.i}]", FileRefusals.NotInList, Item: s.id)));
         if (refusals.Count == 0)
         {
             refusals.AddRange(body.Programs.SelectMany((p, i) => Planner.Check(body.Spec with { Sheet = p.Sheet, Fold = p.Fold }, kitchen).Refusals

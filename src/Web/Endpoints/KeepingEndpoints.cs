@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Store;
 using Ystrata.Web.Live;
+using Ystrata.Web.Files;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -129,8 +130,8 @@ public static class KeepingEndpoints
     {
         BackupFault.NotThere => Results.NotFound(),
         BackupFault.Daily => Results.Problem($"The daily backups go by themselves: the newest {Backups.Kept} stay.", statusCode: StatusCodes.Status409Conflict, title: "Not taken"),
-        BackupFault.Foreign => Problems.From([new("file", RefusalCode.ForeignFile)])!,
-        BackupFault.Newer => Problems.From([new("file", RefusalCode.NewerFile)])!,
-        _ => Problems.From([new("file", RefusalCode.BrokenFile)])!,
+        BackupFault.Foreign => Problems.From([new("file", FileRefusals.ForeignFile)])!,
+        BackupFault.Newer => Problems.From([new("file", FileRefusals.NewerFile)])!,
+        _ => Problems.From([new("file", FileRefusals.BrokenFile)])!,
     };
 }

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Store;
+using Ystrata.Web.Files;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -36,7 +37,7 @@ public static class LearnedEndpoints
 
         if (!LearnedFigures.Knows(body.Kind, body.Of, current.Now))
         {
-            return Problems.From([new("of", RefusalCode.NotInList, Item: body.Of)])!;
+            return Problems.From([new("of", FileRefusals.NotInList, Item: body.Of)])!;
         }
 
         return current.Learn(() =>

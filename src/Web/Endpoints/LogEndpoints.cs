@@ -56,7 +56,7 @@ public static class LogEndpoints
 
         if (fault is not null && !Enum.GetNames<Symptom>().Contains(fault, StringComparer.OrdinalIgnoreCase))
         {
-            return Problems.From([new("fault", RefusalCode.NotInList, Item: fault)])!;
+            return Problems.From([new("fault", FileRefusals.NotInList, Item: fault)])!;
         }
 
         var page = log.Find(new LogQuery(find?.Trim(), bread, flour, fault is null ? null : Enum.Parse<Symptom>(fault, ignoreCase: true), mark));

@@ -1,4 +1,6 @@
 
+using Ystrata.Web.Files;
+
 namespace Ystrata.Web.Endpoints;
 
 /// <summary>Lists come in pages: where there is more, the answer's Link header says where (RFC 8288, rel="next").</summary>
@@ -21,7 +23,7 @@ internal static class Pages
         // One more than is shown says whether there is a next page.
         if (from(most + 1) is not { } found)
         {
-            return Problems.From([new("after", RefusalCode.NotInList, Item: after)])!;
+            return Problems.From([new("after", FileRefusals.NotInList, Item: after)])!;
         }
 
         if (found.Count > most)

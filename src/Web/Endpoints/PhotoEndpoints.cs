@@ -32,7 +32,7 @@ public static class PhotoEndpoints
         await request.Body.CopyToAsync(bytes, request.HttpContext.RequestAborted);
         if (PhotoFile.Anew(bytes.ToArray()) is not var (body, small))
         {
-            return Problems.From([new("photo", RefusalCode.NotAPhoto)])!;
+            return Problems.From([new("photo", FileRefusals.NotAPhoto)])!;
         }
 
         // Nobody changes a photo: one by this id is this one, sent again.

@@ -51,7 +51,7 @@ internal static class Csv
     {
         if (Decode(bytes) is not { } text)
         {
-            return (null, new("file", RefusalCode.NotUtf8));
+            return (null, new("file", FileRefusals.NotUtf8));
         }
 
         var semicolons = text.AsSpan(0, Math.Max(text.IndexOf('\n', StringComparison.Ordinal), 0)).Contains(';');
@@ -78,7 +78,7 @@ internal static class Csv
         // Where there is no line at all, every column is lacking.
         var wanted = lacking.Count > 0 ? lacking : [.. csv.Context.AutoMap<T>().MemberMaps.Where(m => !m.Data.IsOptional).Select(m => m.Data.Names[0])];
         lines.Dispose();
-        return (null, new("file", RefusalCode.WrongColumns, Item: string.Join(", ", wanted)));
+        return (null, new("file", FileRefusals.WrongColumns, Item: string.Join(", ", wanted)));
     }
 
     private static CsvWriter Writer(TextWriter text)

@@ -42,7 +42,7 @@ internal sealed class CsvLines<T>(CsvReader csv) : IDisposable
             return value;
         }
 
-        Refusals.Add(word.Length == 0 ? new(column, RefusalCode.Missing) : new(column, RefusalCode.NotInList, Item: word));
+        Refusals.Add(word.Length == 0 ? new(column, RefusalCode.Missing) : new(column, FileRefusals.NotInList, Item: word));
         return null;
     }
 

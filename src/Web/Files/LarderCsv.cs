@@ -93,7 +93,7 @@ public static class LarderCsv
         var id = Csv.Text(row.Id) is { Length: > 0 } given ? given : ItemIds.From(name);
         if (!ItemIds.Good(id))
         {
-            lines.Refusals.Add(new("id", RefusalCode.NotInList, Item: id));
+            lines.Refusals.Add(new("id", FileRefusals.NotInList, Item: id));
         }
 
         larder.TryGet(id, out var there);

@@ -44,7 +44,7 @@ internal static class LogCsv
             var of = there ?? (row.Batch is { } batch ? newOf(batch) : null);
             if (of is null)
             {
-                lines.Refusals.Add(row.Batch is { } named ? new("batch", RefusalCode.NotInList, Item: named.ToString()) : new("batch", RefusalCode.Missing));
+                lines.Refusals.Add(row.Batch is { } named ? new("batch", FileRefusals.NotInList, Item: named.ToString()) : new("batch", RefusalCode.Missing));
             }
 
             if (!ids.Add(id) || (there is null && taken(id)))

@@ -65,11 +65,11 @@ internal static partial class RecipeFile
             catch (InvalidOperationException)
             {
                 // Letters that are half a letter.
-                throw new FileException(RefusalCode.BrokenFile);
+                throw new FileException(FileRefusals.BrokenFile);
             }
         }
 
-        throw broken is null ? new FileException(RefusalCode.NoRecipe) : new FileException(RefusalCode.BrokenFile, broken.LineNumber + 1);
+        throw broken is null ? new FileException(FileRefusals.NoRecipe) : new FileException(FileRefusals.BrokenFile, broken.LineNumber + 1);
     }
 
     private static JsonNode Line(Grams mass, string id, Kitchen kitchen, string where) => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(mass.Value, 2):R} g {kitchen[id].Name}{where}");

@@ -46,7 +46,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
             .. Known("batch.breadId", b.BreadId, typeof(BreadRecord), breads.Known),
         ]),
         ServiceRecord r => (r.Service.Name, [.. CheckService(r)]),
-        PhotoRecord r => (r.Id.ToString(), small is null ? [new("body", RefusalCode.NotAPhoto)] : []),
+        PhotoRecord r => (r.Id.ToString(), small is null ? [new("body", FileRefusals.NotAPhoto)] : []),
         LogRecord { Entry: var e } r => (e.Name,
         [
             .. Text("entry.name", e.Name, 0, Common.LongestName),
@@ -58,7 +58,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
         ]),
         LearnedRecord r => (r.Of, [.. Text("of", r.Of, 0, IngredientCheck.LongestName)]),
         PracticeRecord { Score: var s } => (s.Id.ToString(), s.Score is < 0 or > 100 || s.Turns.Count > MostTurns ? [new("score", RefusalCode.OutOfRange, s.Score, 0, 100)] : []),
-        _ => ("", [new("kind", RefusalCode.NotInList)]),
+        _ => ("", [new("kind", FileRefusals.NotInList)]),
     };
 
     private IReadOnlyList<Refusal> CheckItem(IngredientRecord record)
@@ -77,7 +77,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
 
         if (!ItemIds.Good(item.Id))
         {
-            refusals.Add(new("id", RefusalCode.NotInList, Item: item.Id));
+            refusals.Add(new("id", FileRefusals.NotInList, Item: item.Id));
         }
 
         return [.. At("ingredient", refusals)];
@@ -190,5 +190,5 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
         value >= limit.Least && value <= limit.Most ? [] : [new(limit.Field, RefusalCode.OutOfRange, value, limit.Least, limit.Most, limit.Unit)];
 
     private IEnumerable<Refusal> Known(string field, Guid? id, Type kind, Func<Guid, bool> here) =>
-        id is not { } named || brought.Contains((kind, named)) || here(named) ? [] : [new(field, RefusalCode.NotInList, Item: named.ToString())];
+        id is not { } named || brought.Contains((kind, named)) || here(named) ? [] : [new(field, FileRefusals.NotInList, Item: named.ToString())];
 }

@@ -49,7 +49,7 @@ internal sealed class RecordReader(Stream file)
         double version = 0;
         try
         {
-            Take((ref Utf8JsonReader r) => r.Read() && (r.TokenType == JsonTokenType.StartObject ? true : throw new FileException(RefusalCode.ForeignFile)));
+            Take((ref Utf8JsonReader r) => r.Read() && (r.TokenType == JsonTokenType.StartObject ? true : throw new FileException(FileRefusals.ForeignFile)));
             for (var open = false; !open;)
             {
                 Take((ref Utf8JsonReader r) =>
@@ -61,7 +61,7 @@ internal sealed class RecordReader(Stream file)
 
                     if (r.TokenType == JsonTokenType.EndObject)
                     {
-                        throw new FileException(format == KitchenFile.Format ? RefusalCode.BrokenFile : RefusalCode.ForeignFile);
+                        throw new FileException(format == KitchenFile.Format ? FileRefusals.BrokenFile : FileRefusals.ForeignFile);
                     }
 
                     var name = r.GetString();
@@ -83,17 +83,17 @@ internal sealed class RecordReader(Stream file)
         }
         catch (Exception e) when (e is JsonException or InvalidOperationException)
         {
-            throw format == KitchenFile.Format ? new FileException(RefusalCode.BrokenFile, ((e as JsonException)?.LineNumber ?? 0) + 1) : new FileException(RefusalCode.ForeignFile);
+            throw format == KitchenFile.Format ? new FileException(FileRefusals.BrokenFile, ((e as JsonException)?.LineNumber ?? 0) + 1) : new FileException(FileRefusals.ForeignFile);
         }
 
         if (format != KitchenFile.Format || version is not >= 1)
         {
-            throw new FileException(RefusalCode.ForeignFile);
+            throw new FileException(FileRefusals.ForeignFile);
         }
 
         if (version > KitchenFile.Version)
         {
-            throw new FileException(RefusalCode.NewerFile);
+            throw new FileException(FileRefusals.NewerFile);
         }
     }
 
@@ -120,7 +120,7 @@ internal sealed class RecordReader(Stream file)
                 var begins = line + buffer.AsSpan(from, start).Count((byte)'\n');
                 if (r.TokenType != JsonTokenType.StartObject)
                 {
-                    throw new FileException(RefusalCode.BrokenFile, begins);
+                    throw new FileException(FileRefusals.BrokenFile, begins);
                 }
 
                 if (!ToEnd(ref r, out var odd))
@@ -141,7 +141,7 @@ internal sealed class RecordReader(Stream file)
         }
         catch (JsonException e)
         {
-            throw new FileException(RefusalCode.BrokenFile, e.LineNumber + 1);
+            throw new FileException(FileRefusals.BrokenFile, e.LineNumber + 1);
         }
     }
 
@@ -224,7 +224,7 @@ internal sealed class RecordReader(Stream file)
 
             if (ended)
             {
-                throw new FileException(RefusalCode.BrokenFile, line);
+                throw new FileException(FileRefusals.BrokenFile, line);
             }
 
             Fill();
@@ -243,7 +243,7 @@ internal sealed class RecordReader(Stream file)
         {
             if (buffer.Length >= LongestRecord)
             {
-                throw new FileException(RefusalCode.BrokenFile, line);
+                throw new FileException(FileRefusals.BrokenFile, line);
             }
 
             Array.Resize(ref buffer, Math.Min(2 * buffer.Length, LongestRecord));

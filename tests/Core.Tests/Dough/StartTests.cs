@@ -126,7 +126,7 @@ public class StartTests
     {
         var sheet = From(s => s with { By = StartBy.Flour, Flour = new(170) });
 
-        Assert.Equal(3, (int)sheet.The(NoteCode.BallsEvened).Figure("count"));
+        Assert.Equal(3, (int)sheet.The(NoteCode.BallsEvened).Figure(QuantityName.Count));
         Assert.False(From(s => s).Has(NoteCode.BallsEvened));
     }
 }

@@ -74,7 +74,7 @@ public class StuffedTests
     public void Too_much_or_too_little_filling_is_said_and_mended()
     {
         var much = Plan(Radish with { Parts = [Radish.Parts[0] with { Mass = new(6000) }] });
-        Assert.Equal(much.Filling!.Balance.Made - much.Filling.Balance.Needed, new Grams(much.The(NoteCode.FillingOver).Figure("over")));
+        Assert.Equal(much.Filling!.Balance.Made - much.Filling.Balance.Needed, new Grams(much.The(NoteCode.FillingOver).Figure(QuantityName.Over)));
 
         var little = Plan(Radish with { Parts = [Radish.Parts[0] with { Mass = new(1000) }] });
         var mends = little.The(NoteCode.FillingShort).Mends!;

@@ -109,8 +109,8 @@ public class CompareTests
         var mend = before.Notes.Single(n => n.Code is NoteCode.FusedContacts).Mends!.First(m => m.Code == code);
         var after = Breads.Plan(spec with { Fold = mend.Fold! });
 
-        Assert.Equal(before.Fold.Fused - mend.Figure("opens"), after.Fold.Fused);
-        var grams = mend.Figure("fat");
+        Assert.Equal(before.Fold.Fused - mend.Figure(QuantityName.Opens), after.Fold.Fused);
+        var grams = mend.Figure(QuantityName.Fat);
         if (grams > 0.5)
         {
             var less = spec with { Fold = new([.. mend.Fold!.Steps.Select((s, i) => s is BrushStep b && (i >= steps.Length || s != steps[i]) ? b with { Mass = b.Mass - new Grams(0.5) } : s)]) };
@@ -145,8 +145,8 @@ public class CompareTests
     {
         var note = Breads.Plan(Breads.Letter, Breads.Ghee(2), Breads.Letter).The(NoteCode.PartCovered);
 
-        Assert.Equal(9, note.Figure("leaves"));
-        Assert.InRange(note.Figure("covers"), 2, 10);
-        Assert.InRange(note.Figure("mean"), 6.5, 7.5);
+        Assert.Equal(9, note.Figure(QuantityName.Leaves));
+        Assert.InRange(note.Figure(QuantityName.Covers), 2, 10);
+        Assert.InRange(note.Figure(QuantityName.Mean), 6.5, 7.5);
     }
 }

@@ -22,7 +22,7 @@ public class SheetAndRollTests
         var note = plan.The(NoteCode.SheetTooThin);
 
         Assert.Equal(Severity.Wrong, note.Severity);
-        var held = Sheet(s => s with { Sheet = s.Sheet with { Diameter = new(note.Figure("across") - 1) } }, Breads.Letter);
+        var held = Sheet(s => s with { Sheet = s.Sheet with { Diameter = new(note.Figure(QuantityName.Across) - 1) } }, Breads.Letter);
         Assert.False(held.Has(NoteCode.SheetTooThin));
     }
 
@@ -40,8 +40,8 @@ public class SheetAndRollTests
     {
         var note = Sheet(s => s with { Sheet = s.Sheet with { FatMass = new(20) } }).The(NoteCode.FatRunsOut);
 
-        Assert.Equal(12.86, note.Figure("most"), 2);
-        Assert.False(Sheet(s => s with { Sheet = s.Sheet with { FatMass = new(note.Figure("most") - 0.01) } }).Has(NoteCode.FatRunsOut));
+        Assert.Equal(12.86, note.Figure(QuantityName.Most), 2);
+        Assert.False(Sheet(s => s with { Sheet = s.Sheet with { FatMass = new(note.Figure(QuantityName.Most) - 0.01) } }).Has(NoteCode.FatRunsOut));
     }
 
     [Fact]
@@ -53,13 +53,13 @@ public class SheetAndRollTests
     {
         var plan = Sheet(s => s with { Sheet = s.Sheet with { FatMass = new(1.5) } }, Breads.Letter, Breads.Ghee(2), Breads.Letter);
 
-        Assert.Equal(plan.Fold.Patchy, (int)plan.The(NoteCode.PatchyFat).Figure("patchy"));
+        Assert.Equal(plan.Fold.Patchy, (int)plan.The(NoteCode.PatchyFat).Figure(QuantityName.Patchy));
         Assert.True(plan.Fold.Patchy > 0);
     }
 
     [Fact]
     public void Every_greased_contact_is_said_to_be_right() =>
-        Assert.Equal(8, Breads.Plan(Breads.Letter, Breads.Ghee(2), Breads.Letter).The(NoteCode.AllOpen).Figure("of"));
+        Assert.Equal(8, Breads.Plan(Breads.Letter, Breads.Ghee(2), Breads.Letter).The(NoteCode.AllOpen).Figure(QuantityName.Of));
 
     [Fact]
     public void Too_much_fat_for_the_dough_is_said_per_100_g()
@@ -67,9 +67,9 @@ public class SheetAndRollTests
         var plan = Sheet(s => s with { Sheet = s.Sheet with { FatMass = new(30) } }, Breads.Half);
 
         var note = plan.The(NoteCode.TooMuchFat);
-        Assert.Equal(37.5, note.Figure("fat"), 9);
+        Assert.Equal(37.5, note.Figure(QuantityName.Fat), 9);
         var mend = Assert.Single(note.Mends!);
-        Assert.Equal(80, mend.Figure("share"), 9);
+        Assert.Equal(80, mend.Figure(QuantityName.Share), 9);
         Assert.Equal(24, mend.Sheet!.FatMass.Value, 9);
         Assert.False(Sheet(s => s with { Sheet = mend.Sheet, Fold = mend.Fold! }, Breads.Half).Has(NoteCode.TooMuchFat));
     }
@@ -91,7 +91,7 @@ public class SheetAndRollTests
     {
         var plan = Sheet(s => s with { Roll = s.Roll with { Rest = new(5) } }, Breads.Letter, Breads.Letter);
 
-        Assert.Equal(201, plan.The(NoteCode.SpringsBack).Figure("rollTo"), 0);
+        Assert.Equal(201, plan.The(NoteCode.SpringsBack).Figure(QuantityName.RollTo), 0);
         Assert.False(Sheet(s => s with { Roll = s.Roll with { Rest = new(60) } }, Breads.Letter, Breads.Letter).Has(NoteCode.SpringsBack));
     }
 

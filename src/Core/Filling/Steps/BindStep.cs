@@ -22,7 +22,7 @@ public sealed record BindStep(string Binder, Grams Mass) : FillingStep
 
     internal override FillingStep Times(double k) => this with { Mass = Mass * k, Before = null, After = null };
 
-    internal override Note? Caution(Kitchen kitchen) => kitchen[Binder].Is(Trait.DrinksSlowly) ? new(NoteCode.OatsWait, Stage.Filling, Severity.Watch, [Quantity.Of("time", Slowly)]) : null;
+    internal override Note? Caution(Kitchen kitchen) => kitchen[Binder].Is(Trait.DrinksSlowly) ? new(NoteCode.OatsWait, Stage.Filling, Severity.Watch, [Quantity.Of(QuantityName.Time, Slowly)]) : null;
 
     internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value)];
 

@@ -40,7 +40,7 @@ public sealed record BrushStep(string Fat, Grams Mass, LaidOn On = LaidOn.Top, M
         var most = Coat.FatFor(SheetStage.HoldsFilm, at.Kitchen[Fat], at.Sheet.Area);
         return LaminationNotes.RunsOut(Stage.Fold, Mass, most, at.Sheet.Film, Fat) with
         {
-            Mends = [new(MendCode.BrushLess, [Quantity.Of("fat", most.Down()), Quantity.Count("step", at.Index + 1)], Fold: at.With(this with { Mass = most.Down() }))],
+            Mends = [new(MendCode.BrushLess, [Quantity.Of(QuantityName.Fat, most.Down()), Quantity.Count(QuantityName.Step, at.Index + 1)], Fold: at.With(this with { Mass = most.Down() }))],
         };
     }
 }

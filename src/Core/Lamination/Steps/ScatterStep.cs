@@ -29,8 +29,8 @@ public sealed record ScatterStep(string Item, Grams Mass, Millimetres Grain) : F
             NoteCode.GrainTears,
             Stage.Fold,
             Severity.Watch,
-            [Quantity.Of("grain", Grain), Quantity.Of("leaf", at.Leaf), Quantity.Count("step", at.Index + 1)],
+            [Quantity.Of(QuantityName.Grain, Grain), Quantity.Of(QuantityName.Leaf, at.Leaf), Quantity.Count(QuantityName.Step, at.Index + 1)],
             Item,
-            [new(MendCode.ChopTo, [Quantity.Of("grain", grain), Quantity.Count("step", at.Index + 1)], Fold: at.With(this with { Grain = grain }))]);
+            [new(MendCode.ChopTo, [Quantity.Of(QuantityName.Grain, grain), Quantity.Count(QuantityName.Step, at.Index + 1)], Fold: at.With(this with { Grain = grain }))]);
     }
 }

@@ -2270,7 +2270,7 @@ export interface components {
         FoldSpec: {
             steps: components["schemas"]["FoldStep"][];
         };
-        /** @description One step of a fold program, in the order of the work. */
+        /** @description One step of a fold program, in the order of the work. Everything there is to say of a kind of step stands in its own file; here, what any of them may say. */
         FoldStep: components["schemas"]["FoldStepRollStep"] | components["schemas"]["FoldStepRollLongStep"] | components["schemas"]["FoldStepPressStep"] | components["schemas"]["FoldStepStretchStep"] | components["schemas"]["FoldStepBrushStep"] | components["schemas"]["FoldStepPasteStep"] | components["schemas"]["FoldStepDustStep"] | components["schemas"]["FoldStepScatterStep"] | components["schemas"]["FoldStepHalfStep"] | components["schemas"]["FoldStepLetterStep"] | components["schemas"]["FoldStepGateStep"] | components["schemas"]["FoldStepEnvelopeStep"] | components["schemas"]["FoldStepAccordionStep"] | components["schemas"]["FoldStepEncloseStep"] | components["schemas"]["FoldStepStripsStep"] | components["schemas"]["FoldStepSlitStep"] | components["schemas"]["FoldStepMatRollStep"] | components["schemas"]["FoldStepCutLogStep"] | components["schemas"]["FoldStepCoilStep"] | components["schemas"]["FoldStepConeStep"] | components["schemas"]["FoldStepPinchStep"] | components["schemas"]["FoldStepSeedsStep"] | components["schemas"]["FoldStepRestStep"];
         /** @description Pleats laid flat: top on top and back on back by turns. */
         FoldStepAccordionStep: {
@@ -3635,11 +3635,16 @@ export interface components {
         PureeMethod: "boil" | "steam" | "blanch" | "raw";
         /** @description A number with its name in the note and its unit. */
         Quantity: {
-            name: string;
+            name: components["schemas"]["QuantityName"];
             /** Format: double */
             value: number;
             unit: string;
         };
+        /**
+         * @description What a number in a note is of. Rules of faults name them, so that none names what no note says.
+         * @enum {unknown}
+         */
+        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "balls" | "best" | "core" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
         /** @description A stretch in which a figure is good. */
         RangeOfCelsius: {
             least: components["schemas"]["Celsius"];
@@ -3705,8 +3710,11 @@ export interface components {
             unit: string;
             item?: null | string;
         };
-        /** @enum {unknown} */
-        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "notUtf8" | "wrongColumns" | "notInList" | "tooLong" | "notAPhoto" | "foreignFile" | "newerFile" | "brokenFile" | "noRecipe" | "unreadable";
+        /**
+         * @description What is wrong with a figure, by its name. The core's own stand here; whoever reads files or lists has more of its own.
+         * @enum {string}
+         */
+        RefusalCode: "outOfRange" | "notANumber" | "missing" | "unknownIngredient" | "wrongKind" | "tooMany" | "tooManyLeaves" | "needsRope" | "needsFlat" | "needsStrip" | "stripsTooNarrow" | "rimTooWide" | "tooManyPiecesOfOne" | "tooMuchWaterCarried" | "tooMuchLiquid" | "tooMuchSaltCarried" | "liquidDoesNotFit" | "fixedOutweighs" | "tooManyPieces" | "tooManyPins" | "twoRests" | "nothingSetsWater" | "namedTwice" | "noSolids" | "wetBinder" | "heavier" | "noWaterLeft" | "nothingLeft" | "noWall" | "fillingTooBig" | "together" | "frozenBatter" | "nameTaken" | "tooLong" | "unreadable" | "notUtf8" | "wrongColumns" | "notInList" | "notAPhoto" | "foreignFile" | "newerFile" | "brokenFile" | "noRecipe";
         /** @description A rest with its bounds. */
         RestBounds: {
             /** @description What the plan keeps to at least. */
