@@ -24,6 +24,12 @@ if (args is ["files"])
     return;
 }
 
+if (args is ["mends", .. var batches])
+{
+    MendBench.Run(batches is [var n] ? int.Parse(n, CultureInfo.InvariantCulture) : 4000);
+    return;
+}
+
 var plain = BatchSpec.Plain;
 (string Name, BatchSpec Spec)[] cases =
 [

@@ -35,7 +35,7 @@ public static class DoughNotes
                 Quantity.Of(QuantityName.Gap, new Percent(Math.Abs(dough.Gap.Value))),
                 Quantity.Of(QuantityName.Right, dough.HydrationOnTarget),
             ],
-            Mends: severity == Severity.Right ? null : [WaterTo(spec.Dough, dough)]);
+            Mends: severity == Severity.Right || WaterTo(batch, dough) is not { } water ? null : [water]);
 
         if (!batch.Route.Poured && dough.Fat.Value < LeastFat.Value)
         {
@@ -54,14 +54,37 @@ public static class DoughNotes
         }
     }
 
-    // The water that gives the feel wanted; what was told of the bowl no longer holds.
-    private static Mend WaterTo(DoughSpec spec, DoughSheet dough)
+    // The water that gives the feel wanted; what was told of the bowl no longer holds. Where every liquid is poured as told, the wettest is poured otherwise.
+    private static Mend? WaterTo(CheckedBatch batch, DoughSheet dough)
     {
+        var spec = batch.Spec.Dough;
         var to = new Percent(Math.Round(dough.HydrationOnTarget.Value * 2) / 2);
-        return new(
-            MendCode.WaterTo,
-            [Quantity.Of(QuantityName.Water, to)],
-            Dough: spec with { WaterBy = spec.WaterBy == WaterBy.Feel ? WaterBy.Feel : WaterBy.Hydration, Hydration = to, Mix = spec.Mix with { WentIn = null } });
+        var wet = spec.WaterBy != WaterBy.Liquids ? spec with { WaterBy = spec.WaterBy == WaterBy.Feel ? WaterBy.Feel : WaterBy.Hydration, Hydration = to } : Poured(batch, to - dough.Hydration);
+        if (wet is null)
+        {
+            return null;
+        }
+
+        // Where other lines carry most of the water, it can be out of reach.
+        var mend = new Mend(MendCode.WaterTo, [Quantity.Of(QuantityName.Water, to)], Dough: wet with { Mix = spec.Mix with { WentIn = null } });
+        return Planner.Check(mend.On(batch.Spec), batch.Kitchen).Value is { } mended && Math.Abs(DoughStage.Work(mended).Gap.Value) < Math.Abs(dough.Gap.Value) ? mend : null;
+    }
+
+    private static DoughSpec? Poured(CheckedBatch batch, Percent more)
+    {
+        var (spec, bowl, flour) = (batch.Spec.Dough, batch.Dough.Bowl, batch.Dough.Flour);
+        if (spec.Liquids.Count == 0)
+        {
+            return null;
+        }
+
+        var at = Enumerable.Range(0, spec.Liquids.Count).MaxBy(i => batch.Dough.Grams[spec.Flours.Count + i] * bowl.Lines[spec.Flours.Count + i].Item.Water.Fraction);
+        // Of this liquid, percent of flour; the other figure of the amount follows.
+        var share = 100 * batch.Dough.Grams[spec.Flours.Count + at] / flour.Value + more.Value / bowl.Lines[spec.Flours.Count + at].Item.Water.Fraction;
+        return share < 0 ? null : spec with
+        {
+            Liquids = [.. spec.Liquids.Select((l, i) => i == at ? l with { Amount = l.Amount with { Share = new(Math.Round(share, 1)), Mass = new(Math.Round(flour.Value * share / 100)) } } : l)],
+        };
     }
 
     private static Mend SaltTo(DoughSpec spec, Range<Percent> good)

@@ -9,10 +9,11 @@ public sealed record FinishSheet(Finish Usual, Seconds Within, int Leaves);
 /// <summary>From the pan to the table.</summary>
 /// <param name="For">From pan to table; ten minutes where nothing was said.</param>
 /// <param name="Soft">So long it stays soft where it is held.</param>
+/// <param name="InCloth">So long it would in a folded cloth.</param>
 /// <param name="Then">How warm it is when it is wanted.</param>
 /// <param name="Sweats">Steam that cannot leave wets it.</param>
 /// <param name="Reheat">On the same pan, turned now and then, dry; nothing when that does not warm it.</param>
-public sealed record HoldSheet(Minutes For, Minutes Soft, Celsius Then, bool Sweats, Seconds? Reheat);
+public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat);
 
 /// <summary>Finish and hold, work.md 8. All figures here are empirical.</summary>
 public static class FinishHold
@@ -53,7 +54,8 @@ public static class FinishHold
         var moist = Math.Clamp((run.WaterShare.Value - Crisp) / (Moist - Crisp), 0, 1);
         var minutes = spec.HoldFor?.Value ?? UsualHold;
         var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
-        return new(new(minutes), new(Math.Round(moist * Cooling(run, rate, Stiffens))), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run));
+        Minutes Soft(double at) => new(Math.Round(moist * Cooling(run, at, Stiffens)));
+        return new(new(minutes), Soft(rate), Soft(Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run));
     }
 
     // Turned every so often on the pan it came from, until it is warm through.

@@ -90,8 +90,14 @@ public abstract record FoldStep
 
 /// <summary>A step in the program it was worked in.</summary>
 /// <param name="Leaf">The thinnest leaf once it is rolled out.</param>
-/// <param name="With">The program with another step in its place.</param>
-internal sealed record StepAt(int Index, StepSheet Sheet, Millimetres Leaf, Kitchen Kitchen, Func<FoldStep, FoldSpec> With);
+internal sealed record StepAt(FoldSpec Program, int Index, StepSheet Sheet, Millimetres Leaf, Kitchen Kitchen)
+{
+    /// <summary>The program without it.</summary>
+    public FoldSpec Without => new([.. Program.Steps.Where((_, i) => i != Index)]);
+
+    /// <summary>The program with another step in its place.</summary>
+    public FoldSpec With(FoldStep step) => new([.. Program.Steps.Select((s, i) => i == Index ? step : s)]);
+}
 
 /// <summary>Which face something is laid on.</summary>
 public enum LaidOn

@@ -141,7 +141,7 @@ public static class LaminationNotes
     private static IEnumerable<Note> OfSteps(FoldSpec fold, FoldSheet sheet, Rolled rolled, Kitchen kitchen)
     {
         var leaf = rolled.Fullest.Leaves.MinBy(l => l.Value);
-        return fold.Steps.Select((step, i) => step.Watch(new(i, sheet.Steps[i], leaf, kitchen, other => new([.. fold.Steps.Take(i), other, .. fold.Steps.Skip(i + 1)])))).OfType<Note>();
+        return fold.Steps.Select((step, i) => step.Watch(new(fold, i, sheet.Steps[i], leaf, kitchen))).OfType<Note>();
     }
 
     internal static IEnumerable<Note> OfRoll(CheckedBatch batch, RollSheet roll, FoldSheet fold, Form beforeRoll)
@@ -156,7 +156,8 @@ public static class LaminationNotes
         else if (leaves > 1 && roll.Leaf.Value > roll.BreadyOver.Value)
         {
             yield return new(NoteCode.LeafBready, Stage.Roll, Severity.Watch, [Quantity.Of(QuantityName.Leaf, roll.Leaf), Quantity.Of(QuantityName.Limit, roll.BreadyOver)],
-                Mends: fold.Rings is { OnEdge: true } || spec.Filling is not null ? null : RollWider(spec.Roll, roll, beforeRoll));
+                // A ball made for its round gets heavier with it, and its leaves no thinner.
+                Mends: fold.Rings is { OnEdge: true } || batch.Stuffing is not null || spec.Balls.By == BallBy.Thickness ? null : RollWider(spec.Roll, roll, beforeRoll));
         }
 
         if (fold.Rings is not null && spec.Roll.By == RollBy.Pin)

@@ -17,14 +17,14 @@ internal static class PanNotes
     // The pans that a mend may ask for.
     private static readonly Celsius Coolest = new(160), Hottest = new(260);
 
-    public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, PanPiece piece, RollSheet roll, FoldSheet fold, Kitchen kitchen)
+    public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, AsAdvised advised, PanPiece piece, RollSheet roll, FoldSheet fold, Kitchen kitchen)
     {
         if (roll.Thickness.Value > ThickRound.Value && !piece.Stuffed)
         {
             yield return Say(NoteCode.ThickRound, Severity.Watch, [Quantity.Of(QuantityName.Thickness, roll.Thickness), Quantity.Of(QuantityName.Limit, ThickRound)]);
         }
 
-        foreach (var note in OfRun(spec, pan, piece, kitchen).Concat(OfRow(spec, pan)).Concat(OfFat(spec, pan, kitchen)).Concat(OfHold(spec, pan)))
+        foreach (var note in OfRun(spec, pan, advised, piece, kitchen).Concat(OfRow(spec, pan)).Concat(OfFat(spec, pan, piece, kitchen)).Concat(OfHold(spec, pan)))
         {
             yield return note;
         }
@@ -40,7 +40,7 @@ internal static class PanNotes
         }
     }
 
-    private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, PanPiece piece, Kitchen kitchen)
+    private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, AsAdvised advised, PanPiece piece, Kitchen kitchen)
     {
         Quantity[] heat = [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Passed, pan.Passed), Quantity.Of(QuantityName.Needed, pan.Needed)];
         if (pan.Failure is { } failure)
@@ -56,7 +56,7 @@ internal static class PanNotes
         else if (pan.CookedAt is null)
         {
             var unsafeCore = piece.Stuffed && piece.FillingNeeds == Cooked.SafeCore && pan.Passed.Value < pan.Needed.Value;
-            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong, heat, mends: Advised(spec, pan));
+            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong, heat, mends: Advised(spec, pan, advised.Passed?.Value > pan.Passed.Value));
         }
 
         if (spec.Laid.Value < pan.CoolUnder.Value)
@@ -73,22 +73,22 @@ internal static class PanNotes
         var (darkest, palest) = (Math.Max(pan.First, pan.Second), Math.Min(pan.First, pan.Second));
         if (darkest > PanRun.DarkestFace)
         {
-            yield return Say(NoteCode.FaceBurnt, Severity.Wrong, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Most, PanRun.DarkestFace, "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FaceBurnt, Severity.Wrong, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Most, PanRun.DarkestFace, "")], mends: Advised(spec, pan, advised.Darkest < darkest));
         }
 
         if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.CookedAt is not null)
         {
-            yield return Say(NoteCode.FacePale, Severity.Watch, [new(QuantityName.Dark, palest, ""), new(QuantityName.Wanted, PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FacePale, Severity.Watch, [new(QuantityName.Dark, palest, ""), new(QuantityName.Wanted, PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan, advised.Palest > palest));
         }
 
         if (darkest - palest > FacesApart)
         {
-            yield return Say(NoteCode.FacesUneven, Severity.Watch, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Pale, palest, "")], mends: Advised(spec, pan));
+            yield return Say(NoteCode.FacesUneven, Severity.Watch, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Pale, palest, "")], mends: Advised(spec, pan, advised.Darkest - advised.Palest < darkest - palest));
         }
 
         if (pan.Lost.Value > DryLoss.Value)
         {
-            yield return Say(NoteCode.DriedOut, Severity.Watch, [Quantity.Of(QuantityName.Lost, pan.Lost), Quantity.Of(QuantityName.Most, DryLoss)], mends: Advised(spec, pan));
+            yield return Say(NoteCode.DriedOut, Severity.Watch, [Quantity.Of(QuantityName.Lost, pan.Lost), Quantity.Of(QuantityName.Most, DryLoss)], mends: Advised(spec, pan, advised.Lost?.Value < pan.Lost.Value));
         }
     }
 
@@ -114,7 +114,7 @@ internal static class PanNotes
         }
     }
 
-    private static IEnumerable<Note> OfFat(PanSpec spec, PanSheet pan, Kitchen kitchen)
+    private static IEnumerable<Note> OfFat(PanSpec spec, PanSheet pan, PanPiece piece, Kitchen kitchen)
     {
         if (spec.Fats().Sum(f => f.Mass.Value) <= 0)
         {
@@ -128,15 +128,13 @@ internal static class PanNotes
         if (inPan && PanFat.Smoke(fats) is var (fat, smoke))
         {
             Quantity[] heat = [Quantity.Of(QuantityName.Pan, hottest), Quantity.Of(QuantityName.Smoke, smoke), Quantity.Of(QuantityName.Under, PanFat.WatchFrom(smoke))];
-            var under = new Celsius(Math.Floor((smoke.Value - (hottest.Value - spec.Laid.Value) - 11) / 5) * 5);
-            var mends = under.Value >= Coolest.Value ? To(spec, under) : null;
             if (hottest.Value >= smoke.Value)
             {
-                yield return Say(NoteCode.PanSmokes, Severity.Wrong, heat, fat.Id, mends);
+                yield return Say(NoteCode.PanSmokes, Severity.Wrong, heat, fat.Id, Cooler(spec, hottest, smoke, piece, kitchen));
             }
             else if (hottest.Value > PanFat.WatchFrom(smoke).Value)
             {
-                yield return Say(NoteCode.PanNearSmoke, Severity.Watch, heat, fat.Id, mends);
+                yield return Say(NoteCode.PanNearSmoke, Severity.Watch, heat, fat.Id, Cooler(spec, hottest, smoke, piece, kitchen));
             }
 
             if (PanFat.WithSolids(fats) is { } solids)
@@ -161,13 +159,21 @@ internal static class PanNotes
         if (pan.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
         {
             yield return Say(NoteCode.HoldStiff, Severity.Watch, [Quantity.Of(QuantityName.Time, time), Quantity.Of(QuantityName.Soft, pan.Hold.Soft)],
-                mends: [new(MendCode.HoldTo, [Quantity.Of(QuantityName.Time, pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. BetterHeld(spec)]);
+                mends: [new(MendCode.HoldTo, [Quantity.Of(QuantityName.Time, pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. pan.Hold.InCloth.Value > pan.Hold.Soft.Value ? BetterHeld(spec) : []]);
         }
 
         if (pan.Hold.Sweats)
         {
             yield return Say(NoteCode.PaperSweats, Severity.Watch, [], mends: [.. BetterHeld(spec)]);
         }
+    }
+
+    // A cooler pan; where it climbs too far from there as well, a lower flame. Neither where the fat would go on smoking.
+    private static Mend[]? Cooler(PanSpec spec, Celsius hottest, Celsius smoke, PanPiece piece, Kitchen kitchen)
+    {
+        var under = new Celsius(Math.Floor((smoke.Value - (hottest.Value - spec.Laid.Value) - 11) / 5) * 5);
+        Mend[] mends = [.. under.Value >= Coolest.Value ? To(spec, under)! : [], .. spec.Cookware.Flame > Flame.Low ? [FlameTo(spec, spec.Cookware.Flame - 1)] : (Mend[])[]];
+        return mends.FirstOrDefault(m => new PanStage(m.Pan!, piece, kitchen.Learned.PanTime).Hottest()?.Value <= PanFat.WatchFrom(smoke).Value) is { } helps ? [helps] : null;
     }
 
     private static Mend[]? To(PanSpec spec, Celsius? pan) => pan is { } at
@@ -189,7 +195,7 @@ internal static class PanNotes
     private static Mend FlameTo(PanSpec spec, Flame flame) => new(
         MendCode.FlameTo, [new(QuantityName.Flame, (int)flame, "")], Pan: spec with { On = spec.Cookware with { Flame = flame } });
 
-    private static Mend[]? Advised(PanSpec spec, PanSheet pan) => pan is { Own: true, Advised.Count: > 0 }
+    private static Mend[]? Advised(PanSpec spec, PanSheet pan, bool better) => pan is { Own: true, Advised.Count: > 0 } && better
         ? [new(MendCode.AsAdvised, [Quantity.Count(QuantityName.Turns, pan.Advised.Count)], Pan: spec with { Own = null })]
         : null;
 

@@ -44,8 +44,8 @@ internal sealed class PanStage
     };
 
     /// <param name="advised">Stays that are known to be advised: a cook's own are then played without looking for others.</param>
-    /// <returns>The sheet, and the piece as it comes off.</returns>
-    public static (PanSheet Sheet, Piece Out) Work(CheckedBatch batch, PanPiece piece, Piece raw, DoughSheet dough, FoldSheet fold, IReadOnlyList<Stay>? advised = null)
+    /// <returns>The sheet, the piece as it comes off, and how it would come off as advised.</returns>
+    public static (PanSheet Sheet, Piece Out, AsAdvised Advised) Work(CheckedBatch batch, PanPiece piece, Piece raw, DoughSheet dough, FoldSheet fold, IReadOnlyList<Stay>? advised = null)
     {
         var stage = new PanStage(batch.Spec.Pan, piece, batch.Kitchen.Learned.PanTime);
         var advice = batch.Spec.Pan.Own is not null && advised is { Count: > 0 } ? ([.. advised.Select(s => (int)s.Time.Value)], null) : stage.Advise();
@@ -83,6 +83,15 @@ internal sealed class PanStage
         return late is null ? ([.. stays, .. fried], null) : ([], late);
     }
 
+    /// <summary>The hottest the pan gets under one piece that is worked as advised; nothing where nothing cooks it.</summary>
+    public Celsius? Hottest()
+    {
+        var stays = Stays(Advise().Stays);
+        var tape = new PanTape(spec.Laid);
+        Play(Start(fine), stays, tape);
+        return stays.Count == 0 ? null : tape.High;
+    }
+
     /// <summary>The least change of the pan, in steps of ten degrees, on which a program cooks the piece; nothing where none does.</summary>
     public Celsius? Nearest(Celsius least, Celsius most)
     {
@@ -108,7 +117,7 @@ internal sealed class PanStage
 
     private PanRun Start(Slab slab, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2);
 
-    private (PanSheet Sheet, Piece Out) Judge((IReadOnlyList<int> Stays, PanFailure? Why) advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
+    private (PanSheet Sheet, Piece Out, AsAdvised Advised) Judge((IReadOnlyList<int> Stays, PanFailure? Why) advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
     {
         var kitchen = batch.Kitchen;
         var fats = PanFat.Of(spec, kitchen);
@@ -159,7 +168,19 @@ internal sealed class PanStage
             WipeEvery(fat),
             Room,
             FinishHold.Opened(spec.Finish, fold, fold.Rings is not null, piece.Stuffed, run),
-            FinishHold.Held(spec, run)), cooked);
+            FinishHold.Held(spec, run)), cooked, new(() => Played(advised), raw));
+    }
+
+    private PanRun? Played(List<Stay> stays)
+    {
+        if (stays.Count == 0)
+        {
+            return null;
+        }
+
+        var run = Start(fine);
+        Play(run, stays, null);
+        return run;
     }
 
     private static Grams FatOn(IReadOnlyList<Turn> turns, Face face) => new(turns.Where(t => t.Face == face).Sum(t => t.Fat.Value));
@@ -269,6 +290,21 @@ internal sealed class PanStage
 
     // Flour and fat left behind burn: a wipe once about a gram and a half of them lies there (empirical).
     private static int WipeEvery(FatSheet fat) => Math.Clamp((int)Math.Round(1.5 / (0.25 + fat.Left.Value / 2)), 1, 6);
+}
+
+/// <summary>How the piece would come off with the stays that are advised; played only when somebody asks.</summary>
+internal sealed class AsAdvised(Func<PanRun?> play, Piece raw)
+{
+    private readonly Lazy<PanRun?> run = new(play);
+
+    public double? Darkest => run.Value is { } r ? Math.Max(r.ColourOf(Face.First), r.ColourOf(Face.Second)) : null;
+
+    public double? Palest => run.Value is { } r ? Math.Min(r.ColourOf(Face.First), r.ColourOf(Face.Second)) : null;
+
+    public Percent? Lost => run.Value is { } r ? Percent.FromFraction(raw.Water * r.Steamed / raw.Mass) : null;
+
+    /// <summary>The least hot that any place of dough and filling has been at its hottest.</summary>
+    public Celsius? Passed => run.Value is { } r ? new(Math.Min(r.DoughPassed.Value, r.FillingPassed.Value)) : null;
 }
 
 /// <summary>A pan with nothing on it: heat from below, losses above, dT/dt = (Q − 35·(T − 22)) / C.</summary>

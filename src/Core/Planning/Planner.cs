@@ -62,7 +62,7 @@ public static class Planner
         var raw = Piece.Divided(dough.Ball, dough.WaterShare, rest.Warm).Laid(shape.Inputs, kitchen);
         raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling, filling.End, filling.Warm)).CutIn(fold.Pieces);
         var slab = PanPiece.Of(rolled, dough, filling, FillingNotes.IsRisky(route.Filling, kitchen), route.Poured);
-        var (pan, cooked) = PanStage.Work(batch, slab, raw, dough, fold, advised);
+        var (pan, cooked, asAdvised) = PanStage.Work(batch, slab, raw, dough, fold, advised);
         var used = Spent.On(batch, balls.Count, pieces);
 
         return new(
@@ -80,17 +80,32 @@ public static class Planner
             used,
             [.. batch.Dough.InIt.SelectMany(i => i.Allergens).Concat(used.SelectMany(u => kitchen[u.Id].Allergens)).Distinct().Order()],
             SpecMeasures.Of(batch),
-            [
-                .. DoughNotes.Of(batch, dough),
-                .. RestNotes.Of(batch, rest),
-                .. BallsNotes.Of(balls),
-                .. route.Poured ? LadleNotes.Of(spec.Ladle, roll) : [],
-                .. route.Folds ? LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest) : [],
-                .. route.Folds ? LaminationNotes.OfFold(batch, fold, rolled, mended: advised is null) : [],
-                .. filling is null ? [] : FillingNotes.Of(batch, filling),
-                .. route.Poured ? [] : LaminationNotes.OfRoll(batch, roll, fold, folded),
-                .. PanNotes.Of(spec.Pan, pan, slab, roll, fold, kitchen),
-            ],
+            [.. advised is null ? Notes().Select(n => Workable(n, batch)) : Notes()],
             filling);
+
+        IEnumerable<Note> Notes() =>
+        [
+            .. DoughNotes.Of(batch, dough),
+            .. RestNotes.Of(batch, rest),
+            .. BallsNotes.Of(balls),
+            .. route.Poured ? LadleNotes.Of(spec.Ladle, roll) : [],
+            .. route.Folds ? LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest) : [],
+            .. route.Folds ? LaminationNotes.OfFold(batch, fold, rolled, mended: advised is null) : [],
+            .. filling is null ? [] : FillingNotes.Of(batch, filling),
+            .. route.Poured ? [] : LaminationNotes.OfRoll(batch, roll, fold, folded),
+            .. PanNotes.Of(spec.Pan, pan, asAdvised, slab, roll, fold, kitchen),
+        ];
+    }
+
+    // A change that cannot be worked mends nothing.
+    private static Note Workable(Note note, CheckedBatch batch)
+    {
+        if (note.Mends is not { Count: > 0 } mends)
+        {
+            return note;
+        }
+
+        List<Mend> workable = [.. mends.Where(m => Check(m.On(batch.Spec), batch.Kitchen).Value is not null)];
+        return workable.Count == mends.Count ? note : note with { Mends = workable.Count > 0 ? workable : null };
     }
 }
