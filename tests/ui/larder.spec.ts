@@ -65,7 +65,7 @@ test("the larder goes out as a file and comes back the same", async ({ page }) =
   await page.getByRole("button", { name: "Take all 1" }).click();
   await page.getByRole("searchbox").fill("barley");
   await page.getByRole("button", { name: /Barley flour/ }).click();
-  await expect(page.getByRole("textbox", { name: "Weighs" })).toHaveValue("0.61");
+  await expect(page.getByRole("textbox", { name: "Weighs", exact: true })).toHaveValue("0.61");
 });
 
 test.describe("what cannot be", () => {

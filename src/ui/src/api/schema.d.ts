@@ -2514,6 +2514,8 @@ export interface components {
             for: components["schemas"]["Minutes"];
             /** @description So long it stays soft where it is held. */
             soft: components["schemas"]["Minutes"];
+            /** @description So long it would in a folded cloth. */
+            inCloth: components["schemas"]["Minutes"];
             /** @description How warm it is when it is wanted. */
             then: components["schemas"]["Celsius"];
             /** @description Steam that cannot leave wets it. */
