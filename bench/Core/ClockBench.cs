@@ -95,8 +95,8 @@ internal static class ClockBench
         var rest = new RestBounds(default, default, default, default);
         return (new(
             preps, [.. Enumerable.Repeat(1, n)], Of(0, 600), [], 1, fold, Of(15, 40), 0, false,
-            new(stays, [.. stays.Select(_ => Grid), Grid]), null, 1, 0, int.MaxValue,
-            new(1_000_000, 1_000_000, 1_000_000, 1_000_000), new(new(210), Cookware.Usual), rest, rest, rest), clock);
+            new(stays, [.. stays.Select(_ => Grid), Grid]), null, 1, new(0, int.MaxValue),
+            new(1_000_000, 1_000_000, 1_000_000, 1_000_000), new(new(210), Cookware.Usual), new(rest, rest, rest)), clock);
     }
 
     // Bench work may be laid aside at every step of the grid; touches may not; both share the hands there are.

@@ -62,7 +62,7 @@ internal static class PanBench
         {
             var pan = Planner.Plan(BatchSpec.Plain with { Pan = BatchSpec.Plain.Pan with { On = Cookware.Of(kind) } }, Kitchen.Shipped).Value!.Pan;
             Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
-                $"{kind + ", medium flame, 210 °C",-34}{string.Join(" + ", pan.Turns.Select(t => t.Time.Value)),22} s{pan.Total.Value,7:0} s{pan.PanLow.Value,5:0} to {pan.PanHigh.Value,3:0}{pan.Lost.Value,6:0.0} %"));
+                $"{kind + ", medium flame, 210 °C",-34}{string.Join(" + ", pan.Program.Turns.Select(t => t.Time.Value)),22} s{pan.Program.Total.Value,7:0} s{pan.Heat.Low.Value,5:0} to {pan.Heat.High.Value,3:0}{pan.Done.Lost.Value,6:0.0} %"));
         }
 
         static void Line(string name, double usual, double cells, double steps, double cooked) => Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
@@ -73,8 +73,8 @@ internal static class PanBench
     {
         var sheet = Planner.Plan(spec, Kitchen.Shipped).Value!;
         return sheet.Filling is { } f
-            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.WaterShare, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.WaterShare, [])], Cooked.SafeCore, false)
-            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.WaterShare, [])], Cooked.SafeCore, false);
+            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false)
+            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false);
     }
 
     // To a tenth of a second: between the last whole second before the cue and the first after.

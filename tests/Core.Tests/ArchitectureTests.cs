@@ -20,6 +20,24 @@ public class ArchitectureTests
         Assert.DoesNotContain(Core.GetReferencedAssemblies(), a => outside.Any(o => a.Name!.StartsWith(o, StringComparison.Ordinal)));
     }
 
+    [Theory]
+    [InlineData("Core")]
+    [InlineData("Web")]
+    public void A_namespace_is_the_name_of_its_room(string project)
+    {
+        var root = Path.GetFullPath(Path.Combine(AppContext.BaseDirectory, "../../../../../src", project));
+        var files = Directory.EnumerateFiles(root, "*.cs", SearchOption.AllDirectories)
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/bin/", StringComparison.Ordinal)).ToList();
+
+        Assert.True(files.Count > 50);
+        Assert.All(files, f => Assert.All(
+            File.ReadLines(f).Where(l => l.StartsWith("namespace ", StringComparison.Ordinal)),
+            l => Assert.Equal($"namespace Ystrata.{project}{Room(Path.GetRelativePath(root, f))};", l)));
+    }
+
+    // The steps of a room are in it.
+    private static string Room(string file) => Path.GetDirectoryName(file)!.Split('/') is [{ Length: > 0 } room, .. var within] && within.All(w => w == "Steps") ? $".{room}" : "";
+
     [Fact]
     public void No_public_figure_of_a_sheet_is_a_bare_mass_length_or_temperature()
     {

@@ -34,6 +34,11 @@ internal static class Breads
         return white with { Dough = change(white.Dough) };
     }
 
+    /// <summary>The same kitchen with one thing more in its larder.</summary>
+    public static Kitchen With(this Kitchen kitchen, Ingredient item) => kitchen with { Larder = new(kitchen.Larder.All.Where(i => i.Id != item.Id).Append(item)) };
+
+    public static IEnumerable<FillingRow> AllRows(this FillingMade made) => made.Parts.SelectMany(p => p.Rows).Concat(made.Rows);
+
     public static DoughSpec WithFat(this DoughSpec dough, string id, double percent) => dough with { Fat = dough.Fat with { Id = id, Amount = Amount.OfFlour(percent) } };
 
     public static DoughSpec WithSalt(this DoughSpec dough, double percent) => dough with { Salt = dough.Salt with { Amount = Amount.OfFlour(percent) } };

@@ -79,7 +79,7 @@ public sealed class FormatTests : IDisposable
 
             double Flour(JsonNode sheet) => (double)sheet["dough"]!["flour"]!;
             Assert.Equal(Flour(was), Flour(got), 1);
-            Assert.True(Math.Abs((double)got["dough"]!["hydration"]! - (double)was["dough"]!["hydration"]!) < 0.5, $"{bread["name"]}: {was["dough"]!["hydration"]} {got["dough"]!["hydration"]} {recipe["recipeIngredient"]}");
+            Assert.True(Math.Abs((double)got["dough"]!["water"]!["hydration"]! - (double)was["dough"]!["water"]!["hydration"]!) < 0.5, $"{bread["name"]}: {was["dough"]!["water"]!["hydration"]} {got["dough"]!["water"]!["hydration"]} {recipe["recipeIngredient"]}");
         }
     }
 

@@ -44,7 +44,7 @@ public sealed class LarderTests : IDisposable
 
         Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Put, "/api/larder/items/flour-white", white)).Status);
         var (_, sheet) = await Send(HttpMethod.Post, "/api/plan", WebKitchen.SquaresJson());
-        Assert.Equal(69, (double)sheet!["dough"]!["target"]!, 6);
+        Assert.Equal(69, (double)sheet!["dough"]!["water"]!["target"]!, 6);
 
         Assert.Equal(HttpStatusCode.NoContent, (await Send(HttpMethod.Delete, "/api/larder/items/flour-white")).Status);
         Assert.Equal((58, "shipped"), ((double)(await Item("flour-white"))["absorption"]!, (string)(await Item("flour-white"))["origin"]!));
@@ -74,6 +74,10 @@ public sealed class LarderTests : IDisposable
     [InlineData("absorption", "null", "missing")]
     [InlineData("density", "\"heavy\"", "notANumber")]
     [InlineData("kind", "\"rock\"", "unreadable")]
+    [InlineData("hue", "\"reddish\"", "unreadable")]
+    [InlineData("marks", "[\"glows\"]", "unreadable")]
+    [InlineData("each", "0", "outOfRange")]
+    [InlineData("each", "1e9", "outOfRange")]
     public async Task A_line_that_cannot_be_is_refused_and_nothing_is_kept(string field, string value, string code)
     {
         var body = (await Item("flour-rye")).DeepClone();
@@ -110,6 +114,9 @@ public sealed class LarderTests : IDisposable
         odd["name"] = "'tis, a name";
         odd["price"] = new JsonObject { ["cost"] = 2.45, ["pack"] = 100 };
         odd["allergens"] = new JsonArray("mustard", "nuts");
+        odd["marks"] = new JsonArray("spoils", "rawRisk", "sticky");
+        odd["hue"] = "#a0522d";
+        odd["each"] = 12.5;
         await Send(HttpMethod.Post, "/api/larder/items", odd);
         var text = await client.GetStringAsync("/api/larder/export");
         var before = await Get("/api/larder");
@@ -130,6 +137,54 @@ public sealed class LarderTests : IDisposable
         using var taken = await there.PostAsync("/api/larder/import?take=true", new StringContent(text, Encoding.UTF8, "text/csv"));
         Assert.Equal(2, (await WebKitchen.Json(taken))["added"]!.AsArray().Count);
         Assert.Equal(text, await there.GetStringAsync("/api/larder/export"));
+        var line = (await WebKitchen.Json(await there.GetAsync("/api/larder")))["ingredients"]!.AsArray().Single(i => (string)i!["name"]! == "'tis, a name")!;
+        Assert.Equal(["spoils", "rawRisk", "sticky"], line["marks"]!.AsArray().Select(m => (string)m!));
+        Assert.Equal(("#a0522d", 12.5), ((string)line["hue"]!, (double)line["each"]!));
+    }
+
+    [Fact]
+    public async Task A_file_that_does_not_have_a_column_leaves_it_as_it_is()
+    {
+        await Import($"{Header},price,allergens,marks,hue,each_g\nown-duck,Duck egg,addition,1.03,72,14,1,0.3,185,6.5,egg,spoils rawrisk,#f5c542,70\n", take: true);
+        await Import($"{Header}\nown-duck,Duck egg,addition,1.03,70,14,1,0.3,185\n", take: true);
+
+        var duck = await Item("own-duck");
+        Assert.Equal((70, 70, "#f5c542", 6.5), ((double)duck["water"]!, (double)duck["each"]!, (string)duck["hue"]!, (double)duck["price"]!["cost"]!));
+        Assert.Equal(["spoils", "rawRisk"], duck["marks"]!.AsArray().Select(m => (string)m!));
+        Assert.Equal("egg", (string)Assert.Single(duck["allergens"]!.AsArray())!);
+    }
+
+    [Theory]
+    [InlineData("glows", "", "", "marks")]
+    [InlineData("", "reddish", "", "hue")]
+    [InlineData("", "#12", "", "hue")]
+    [InlineData("", "", "0", "each")]
+    [InlineData("", "", "-3", "each")]
+    [InlineData("", "", "99999", "each")]
+    [InlineData("", "", "some", "each_g")]
+    public async Task Traits_that_are_none_stand_as_bad_lines(string marks, string hue, string each, string field)
+    {
+        var (_, view) = await Import($"{Header},marks,hue,each_g\n,Duck egg,addition,1.03,72,14,1,0.3,185,{marks},{hue},{each}\n", take: true);
+
+        Assert.False((bool)view["taken"]!);
+        Assert.Equal(field, (string)view["bad"]![0]!["refusals"]![0]!["field"]!);
+    }
+
+    [Fact]
+    public async Task A_line_that_says_nothing_of_its_traits_has_the_shipped_ones()
+    {
+        var yogurt = (await Item("yogurt")).DeepClone();
+        foreach (var field in new[] { "marks", "hue", "each" })
+        {
+            yogurt.AsObject().Remove(field);
+        }
+
+        yogurt["water"] = 80;
+        await Send(HttpMethod.Put, "/api/larder/items/yogurt", yogurt);
+
+        var kept = await Item("yogurt");
+        Assert.Equal((80, "changed"), ((double)kept["water"]!, (string)kept["origin"]!));
+        Assert.Equal(((string)Larder.Shipped["yogurt"].Hue!, Larder.Shipped["yogurt"].Marks!.Count), ((string)kept["hue"]!, kept["marks"]!.AsArray().Count));
     }
 
     [Fact]

@@ -104,7 +104,7 @@ public sealed class LogTests : IDisposable
     {
         var spec = WebKitchen.SquaresJson();
         spec["dough"]!["waterBy"] = "feel";
-        async Task<double> Hydration() => (double)(await Send(HttpMethod.Post, "/api/plan", spec))["dough"]!["hydration"]!;
+        async Task<double> Hydration() => (double)(await Send(HttpMethod.Post, "/api/plan", spec))["dough"]!["water"]!["hydration"]!;
         var before = await Hydration();
         var figure = (await Learned()).Single(f => (string)f["kind"]! == "thirst" && (string)f["of"]! == "flour-white");
 

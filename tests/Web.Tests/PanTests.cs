@@ -30,9 +30,9 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         var pan = plan!["pan"]!;
 
         Assert.Equal(HttpStatusCode.OK, status);
-        Assert.Equal(["first", "second", "first"], pan["turns"]!.AsArray().Select(t => (string)t!["face"]!));
-        Assert.Equal((double)pan["total"]!, (double)pan["trace"]!["times"]!.AsArray()[^1]!);
-        Assert.Equal("castIron", (string)pan["on"]!["kind"]!);
+        Assert.Equal(["first", "second", "first"], pan["program"]!["turns"]!.AsArray().Select(t => (string)t!["face"]!));
+        Assert.Equal((double)pan["program"]!["total"]!, (double)pan["trace"]!["times"]!.AsArray()[^1]!);
+        Assert.Equal("castIron", (string)pan["heat"]!["on"]!["kind"]!);
         Assert.Equal([1, 2, 5, 20], pan["row"]!["pieces"]!.AsArray().Select(p => (int)p!["number"]!));
     }
 
@@ -89,9 +89,9 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
             """{"kind":"castIron","thickness":4.5,"across":260,"flame":"medium"}""", """{"kind":"nonStick","thickness":2.5,"across":260,"flame":"medium"}""").ToJsonString());
 
         Assert.Equal(HttpStatusCode.OK, status);
-        Assert.Equal(["castIron", "nonStick"], sheets!.AsArray().Select(s => (string)s!["on"]!["kind"]!));
-        Assert.True((double)sheets[0]!["total"]! < (double)sheets[1]!["total"]!);
-        Assert.True((double)sheets[0]!["panLow"]! > (double)sheets[1]!["panLow"]!);
+        Assert.Equal(["castIron", "nonStick"], sheets!.AsArray().Select(s => (string)s!["heat"]!["on"]!["kind"]!));
+        Assert.True((double)sheets[0]!["program"]!["total"]! < (double)sheets[1]!["program"]!["total"]!);
+        Assert.True((double)sheets[0]!["heat"]!["low"]! > (double)sheets[1]!["heat"]!["low"]!);
     }
 
     [Fact]

@@ -63,6 +63,12 @@ internal sealed record Visit(IReadOnlyList<int> Stays, IReadOnlyList<int> Touche
     }
 }
 
+/// <summary>How often the pan is wiped between pieces, and the seconds that takes.</summary>
+internal sealed record Wiping(int For, int Every);
+
+/// <summary>Of the dough in the bowl, of the balls, and of what is folded.</summary>
+internal sealed record JobRests(RestBounds First, RestBounds Balls, RestBounds Fold);
+
 /// <summary>One bread of a service as the clock sees it: what takes hands, what takes a pan, what only takes time. All times in whole seconds.</summary>
 /// <param name="BallFrom">The prep each ball comes from; its rest follows.</param>
 /// <param name="BallRest">From rounding to the first sheet.</param>
@@ -87,13 +93,10 @@ internal sealed record ClockJob(
     Visit Pan,
     Visit? Fry,
     int Stack,
-    int Wipe,
-    int WipeEvery,
+    Wiping Wiping,
     ClockLimits Limits,
     PanHeat Heat,
-    RestBounds FirstRest,
-    RestBounds BallsRest,
-    RestBounds FoldRest)
+    JobRests Rests)
 {
     public int Balls => BallFrom.Count;
 

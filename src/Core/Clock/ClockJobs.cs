@@ -48,17 +48,14 @@ internal static class ClockJobs
             pan,
             fry,
             Math.Max(spec.Pan.Stack, 1),
-            Whole(hands[HandWork.Wipe]),
-            sheet.Pan.WipeEvery,
+            new(Whole(hands[HandWork.Wipe]), sheet.Pan.Film.WipeEvery),
             new(
                 stands,
                 Math.Max(Whole(fold.Longest), Of(fold)),
                 clock.Ahead == Ahead.Freezer ? Whole(new Minutes(FreezeLongest)) : Whole(new Minutes(clock.Covered ? RolledCovered : RolledBare)),
                 Whole(sheet.Pan.Hold.Soft)),
             new(spec.Pan.Laid, spec.Pan.Cookware),
-            first,
-            balls,
-            fold);
+            new(first, balls, fold));
     }
 
     private static RestBounds FirstRest(BatchSheet sheet) =>
@@ -187,7 +184,7 @@ internal static class ClockJobs
 
     private static (Visit Pan, Visit? Fry) Visits(BatchSpec spec, BatchSheet sheet, HandTimes hands, int lay)
     {
-        List<int> stays = [.. sheet.Pan.Turns.Select(t => Math.Max(Whole(t.Time), 1))];
+        List<int> stays = [.. sheet.Pan.Program.Turns.Select(t => Math.Max(Whole(t.Time), 1))];
         var (turn, lift) = (Whole(hands[HandWork.Turn]), Whole(hands[HandWork.Lift]));
         var open = lift + (spec.Pan.Finish == Finish.None ? 0 : Whole(hands[HandWork.Open]));
         if (stays.Count == 0)

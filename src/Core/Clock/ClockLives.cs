@@ -25,13 +25,13 @@ internal static class ClockLives
     public static IEnumerable<RestSlot> Rests(ClockJob job, Timetable table, int b, Ahead ahead)
     {
         var bread = table.Breads[b];
-        if (Slot(ClockRest.Dough, job.FirstRest, Enumerable.Range(0, job.Balls).Select(i => (Mixed(job, bread, i), DivideBegins(job, table, b, i)))) is { } dough)
+        if (Slot(ClockRest.Dough, job.Rests.First, Enumerable.Range(0, job.Balls).Select(i => (Mixed(job, bread, i), DivideBegins(job, table, b, i)))) is { } dough)
         {
             yield return dough;
         }
 
         var opens = Enumerable.Range(0, job.Balls).Select(i => (bread.Prep[job.BallFrom[i]], job.Fold.Count > 0 ? bread.Opened[i] : RollBegins(job, bread, i * job.Each)));
-        if (job.BallRest > 0 && Slot(ClockRest.Balls, job.BallsRest, opens) is { } balls)
+        if (job.BallRest > 0 && Slot(ClockRest.Balls, job.Rests.Balls, opens) is { } balls)
         {
             yield return balls;
         }
@@ -39,7 +39,7 @@ internal static class ClockLives
         if (job.Roll > 0 && job.Fold.Count > 0)
         {
             var folded = Enumerable.Range(0, job.Pieces).Select(i => (bread.Folded[i / job.Each], RollBegins(job, bread, i)));
-            if (Slot(ahead == Ahead.Fridge ? ClockRest.Fridge : ClockRest.Folded, job.FoldRest, folded) is { } fold)
+            if (Slot(ahead == Ahead.Fridge ? ClockRest.Fridge : ClockRest.Folded, job.Rests.Fold, folded) is { } fold)
             {
                 yield return fold;
             }

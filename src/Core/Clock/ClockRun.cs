@@ -304,7 +304,7 @@ internal sealed class ClockRun
     {
         var job = bread.Job;
         var wiped = pans.WantsWiping(place, bread.Number);
-        var wipe = wiped ? job.Wipe : 0;
+        var wipe = wiped ? job.Wiping.For : 0;
         (int At, int For)[] moments = [.. visit.Moments().Select((m, i) => i == 0 ? (m.At, m.For + wipe) : (m.At + wipe, m.For))];
         if (crew.EarliestFor(t, moments) > t)
         {

@@ -235,9 +235,9 @@ public static class ClockStage
     // Every rest at its least; a night in the fridge is none of them.
     private static BatchSpec Rested(BatchSpec spec, ClockJob job, ClockSpec clock) => spec with
     {
-        Rest = spec.Rest with { Time = job.FirstRest.Least },
-        Sheet = spec.Sheet with { Rest = job.BallsRest.Least },
-        Roll = clock.Ahead == Ahead.Fridge ? spec.Roll : spec.Roll with { Rest = new(Math.Min(job.FoldRest.Least.Value, spec.Roll.Rest.Value)) },
+        Rest = spec.Rest with { Time = job.Rests.First.Least },
+        Sheet = spec.Sheet with { Rest = job.Rests.Balls.Least },
+        Roll = clock.Ahead == Ahead.Fridge ? spec.Roll : spec.Roll with { Rest = new(Math.Min(job.Rests.Fold.Least.Value, spec.Roll.Rest.Value)) },
     };
 
     private static ClockBread Dry(ClockBread bread) => bread.Batch.Route.Poured || bread.Spec.Pan.Own is not null ? bread : bread.On(bread.Spec.Pan with { Roasting = Roasting.DryThenFry });

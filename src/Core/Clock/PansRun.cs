@@ -28,7 +28,7 @@ internal sealed class PansRun
     /// <summary>What a bread does on this pan, as hot as it is.</summary>
     public Visit VisitOf(int pan, int bread) => visits.GetValueOrDefault((pan, bread), jobs[bread].Pan);
 
-    public bool WantsWiping(PlaceFloor place, int bread) => sinceWipe[place.Pan] >= jobs[bread].WipeEvery;
+    public bool WantsWiping(PlaceFloor place, int bread) => sinceWipe[place.Pan] >= jobs[bread].Wiping.Every;
 
     /// <summary>Something lies there: dirt and heat are its own from now on.</summary>
     public void Laid(PlaceFloor place, int bread, int pieces, bool wiped)

@@ -14,7 +14,7 @@ public static class DoughNotes
     internal static IEnumerable<Note> Of(CheckedBatch batch, DoughSheet dough)
     {
         var (spec, solved) = (batch.Spec, batch.Dough);
-        var (code, severity) = dough.Feel switch
+        var (code, severity) = dough.Water.Feel switch
         {
             DoughFeel.Stiff => (NoteCode.DoughStiff, Severity.Wrong),
             DoughFeel.FirmSide => (NoteCode.DoughFirmSide, Severity.Watch),
@@ -31,15 +31,15 @@ public static class DoughNotes
             Stage.Dough,
             severity,
             [
-                Quantity.Of(QuantityName.Hydration, dough.Hydration),
-                Quantity.Of(QuantityName.Gap, new Percent(Math.Abs(dough.Gap.Value))),
-                Quantity.Of(QuantityName.Right, dough.HydrationOnTarget),
+                Quantity.Of(QuantityName.Hydration, dough.Water.Hydration),
+                Quantity.Of(QuantityName.Gap, new Percent(Math.Abs(dough.Water.Gap.Value))),
+                Quantity.Of(QuantityName.Right, dough.Water.Right),
             ],
             Mends: severity == Severity.Right || WaterTo(batch, dough) is not { } water ? null : [water]);
 
-        if (!batch.Route.Poured && dough.Fat.Value < LeastFat.Value)
+        if (!batch.Route.Poured && dough.Content.Fat.Value < LeastFat.Value)
         {
-            yield return new(NoteCode.DoughLean, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Fat, dough.Fat), Quantity.Of(QuantityName.Least, LeastFat)], Mends: [FatTo(spec.Dough)]);
+            yield return new(NoteCode.DoughLean, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Fat, dough.Content.Fat), Quantity.Of(QuantityName.Least, LeastFat)], Mends: [FatTo(spec.Dough)]);
         }
 
         if (solved.PlannedBall / solved.Wanted is var even && Math.Abs(even - 1) * 100 > WorthSaying && DoughSolver.PiecesOf(spec.Start) is null)
@@ -58,8 +58,8 @@ public static class DoughNotes
     private static Mend? WaterTo(CheckedBatch batch, DoughSheet dough)
     {
         var spec = batch.Spec.Dough;
-        var to = new Percent(Math.Round(dough.HydrationOnTarget.Value * 2) / 2);
-        var wet = spec.WaterBy != WaterBy.Liquids ? spec with { WaterBy = spec.WaterBy == WaterBy.Feel ? WaterBy.Feel : WaterBy.Hydration, Hydration = to } : Poured(batch, to - dough.Hydration);
+        var to = new Percent(Math.Round(dough.Water.Right.Value * 2) / 2);
+        var wet = spec.WaterBy != WaterBy.Liquids ? spec with { WaterBy = spec.WaterBy == WaterBy.Feel ? WaterBy.Feel : WaterBy.Hydration, Hydration = to } : Poured(batch, to - dough.Water.Hydration);
         if (wet is null)
         {
             return null;
@@ -67,7 +67,7 @@ public static class DoughNotes
 
         // Where other lines carry most of the water, it can be out of reach.
         var mend = new Mend(MendCode.WaterTo, [Quantity.Of(QuantityName.Water, to)], Dough: wet with { Mix = spec.Mix with { WentIn = null } });
-        return Planner.Check(mend.On(batch.Spec), batch.Kitchen).Value is { } mended && Math.Abs(DoughStage.Work(mended).Gap.Value) < Math.Abs(dough.Gap.Value) ? mend : null;
+        return Planner.Check(mend.On(batch.Spec), batch.Kitchen).Value is { } mended && Math.Abs(DoughStage.Work(mended).Water.Gap.Value) < Math.Abs(dough.Water.Gap.Value) ? mend : null;
     }
 
     private static DoughSpec? Poured(CheckedBatch batch, Percent more)
@@ -98,22 +98,22 @@ public static class DoughNotes
 
     private static IEnumerable<Note> Salts(DoughSpec spec, DoughSheet dough)
     {
-        var (leastSalt, mostSalt) = dough.SaltGood;
-        if (dough.Salt.Value < leastSalt.Value)
+        var (leastSalt, mostSalt) = dough.Content.SaltGood;
+        if (dough.Content.Salt.Value < leastSalt.Value)
         {
-            yield return new(NoteCode.SaltLow, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Salt, dough.Salt), Quantity.Of(QuantityName.Least, leastSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
+            yield return new(NoteCode.SaltLow, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Salt, dough.Content.Salt), Quantity.Of(QuantityName.Least, leastSalt)], Mends: [SaltTo(spec, dough.Content.SaltGood)]);
         }
-        else if (dough.Salt.Value > mostSalt.Value)
+        else if (dough.Content.Salt.Value > mostSalt.Value)
         {
-            yield return new(NoteCode.SaltHigh, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Salt, dough.Salt), Quantity.Of(QuantityName.Most, mostSalt)], Mends: [SaltTo(spec, dough.SaltGood)]);
+            yield return new(NoteCode.SaltHigh, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Salt, dough.Content.Salt), Quantity.Of(QuantityName.Most, mostSalt)], Mends: [SaltTo(spec, dough.Content.SaltGood)]);
         }
     }
 
     private static IEnumerable<Note> Sweets(DoughSheet dough)
     {
-        if (dough.Sugar.Value > MostSugar.Value)
+        if (dough.Content.Sugar.Value > MostSugar.Value)
         {
-            yield return new(NoteCode.SugarHigh, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Sugar, dough.Sugar), Quantity.Of(QuantityName.Most, MostSugar)]);
+            yield return new(NoteCode.SugarHigh, Stage.Dough, Severity.Watch, [Quantity.Of(QuantityName.Sugar, dough.Content.Sugar), Quantity.Of(QuantityName.Most, MostSugar)]);
         }
     }
 

@@ -45,21 +45,27 @@ public sealed record StartSheet(
 /// <summary>The same dough in several bowls, mixed in turn.</summary>
 public sealed record DoughLots(int Count, Grams Each);
 
+/// <summary>Its water, and how that feels in this flour.</summary>
+/// <param name="Hydration">Water but the flour's own, percent of flour.</param>
+/// <param name="Felt">h* of models.md B, percent of flour.</param>
+/// <param name="Target">h* this mix wants for the feel chosen.</param>
+/// <param name="Gap">h* − target, points of flour; for a batter its hydration against one that pours.</param>
+/// <param name="Right">The hydration that would close the gap.</param>
+/// <param name="Good">The hydrations that feel right.</param>
+public sealed record WaterSheet(Percent Hydration, Percent Felt, Percent Target, Percent Gap, Percent Right, Range<Percent> Good, FeelMarks Marks, DoughFeel Feel);
+
+/// <summary>What it is made of, from every source.</summary>
+/// <param name="Salt">Percent of flour.</param>
+/// <param name="SaltGood">What is usual.</param>
+/// <param name="Fat">From every source but the flour, percent of flour.</param>
+/// <param name="Sugar">Likewise.</param>
+/// <param name="Water">The flour's own included, percent of dough.</param>
+public sealed record ContentSheet(Percent Salt, Range<Percent> SaltGood, Percent Fat, Percent Sugar, Percent Water);
+
 /// <param name="Portions">Everything to weigh, as planned.</param>
 /// <param name="Mass">Dough in the bowl, with what really went in.</param>
 /// <param name="Loss">What bowl and hands keep of it.</param>
-/// <param name="Hydration">Water but the flour's own, percent of flour.</param>
-/// <param name="FeelHydration">h* of models.md B, percent of flour.</param>
-/// <param name="Target">h* this mix wants for the feel chosen.</param>
-/// <param name="Gap">h* − target, points of flour; for a batter its hydration against one that pours.</param>
-/// <param name="HydrationOnTarget">The hydration that would close the gap.</param>
-/// <param name="HydrationGood">The hydrations that feel right.</param>
-/// <param name="SaltGood">Usual salt, percent of flour.</param>
-/// <param name="Salt">Salt from every source, percent of flour.</param>
-/// <param name="WaterShare">Water in the dough, the flour's own included, percent of dough.</param>
 /// <param name="Ball">What one ball should weigh with what really went in.</param>
-/// <param name="Fat">Fat from every source but the flour, percent of flour.</param>
-/// <param name="Sugar">Likewise.</param>
 public sealed record DoughSheet(
     StartSheet Start,
     IReadOnlyList<Portion> Portions,
@@ -68,19 +74,8 @@ public sealed record DoughSheet(
     Grams Flour,
     Grams Ball,
     Density Density,
-    Percent Hydration,
-    Percent FeelHydration,
-    Percent Target,
-    Percent Gap,
-    Percent HydrationOnTarget,
-    Range<Percent> HydrationGood,
-    FeelMarks Marks,
-    DoughFeel Feel,
-    Percent Salt,
-    Range<Percent> SaltGood,
-    Percent Fat,
-    Percent Sugar,
-    Percent WaterShare,
+    WaterSheet Water,
+    ContentSheet Content,
     DoughLots Lots,
     Mixing Mixing,
     IReadOnlyList<FatSwap> Swaps,
@@ -120,19 +115,16 @@ public static class DoughStage
             new(flour),
             solved.Ball,
             batch.Route.DensityOf(bowl, solved.Actual),
-            now.Hydration,
-            now.Feel,
-            now.Target,
-            now.Gap,
-            new(right),
-            new(new(right + least / now.FeelPerPoint), new(right + most / now.FeelPerPoint)),
-            batter ? BatterMarks : DoughMarks,
-            Judge(now, batter),
-            now.Salt,
-            UsualSalt,
-            now.Fat,
-            now.Sugar,
-            new(100 * WaterIn(bowl, solved.Actual) / solved.Mass.Value),
+            new(
+                now.Hydration,
+                now.Feel,
+                now.Target,
+                now.Gap,
+                new(right),
+                new(new(right + least / now.FeelPerPoint), new(right + most / now.FeelPerPoint)),
+                batter ? BatterMarks : DoughMarks,
+                Judge(now, batter)),
+            new(now.Salt, UsualSalt, now.Fat, now.Sugar, new(100 * WaterIn(bowl, solved.Actual) / solved.Mass.Value)),
             lots,
             MixingStage.Work(batch, lots.Count),
             FatSwap.Of(dough.Fat, portions.Single(p => p.Part == DoughPart.Fat).Mass, kitchen),

@@ -43,7 +43,7 @@ public static class AsCooked
         if (used.Salt is { } salt && Differs(salt, was.Salt))
         {
             // The share counts salt from every source: only what was put in differs.
-            var others = planned.Dough.Salt.Value - 100 * (was.Salt / was.Flour);
+            var others = planned.Dough.Content.Salt.Value - 100 * (was.Salt / was.Flour);
             dough = dough with { Salt = dough.Salt with { Amount = Amount.OfFlour(Math.Max(100 * (salt / flour) + others, 0)) } };
         }
 
@@ -57,12 +57,12 @@ public static class AsCooked
     private static PanSpec PanOf(PanSpec pan, PanSheet planned, Timed timed)
     {
         var on = timed.Pan is { } heat ? pan with { Measured = heat } : pan;
-        if (planned.Turns.Count == 0 || (timed.FirstSide ?? timed.SecondSide ?? timed.LastSide) is null)
+        if (planned.Program.Turns.Count == 0 || (timed.FirstSide ?? timed.SecondSide ?? timed.LastSide) is null)
         {
             return on;
         }
 
-        var stays = planned.Turns.Select(t => new Stay(t.Time, t.Fat)).ToArray();
+        var stays = planned.Program.Turns.Select(t => new Stay(t.Time, t.Fat)).ToArray();
         Set(0, timed.FirstSide);
         Set(1, timed.SecondSide);
         Set(stays.Length > 2 ? stays.Length - 1 : 2, timed.LastSide);

@@ -74,10 +74,10 @@ public static class FillingNotes
                 [Quantity.Of(QuantityName.Wall, parcel.Wall), Quantity.Of(QuantityName.Least, parcel.WallLeast), Quantity.Of(QuantityName.Across, parcel.WidestRound)]);
         }
 
-        if (parcel.LumpPerWall > Parcel.LumpTears)
+        if (parcel.Tear.LumpPerWall > Parcel.LumpTears)
         {
             var grain = new Millimetres(Math.Max(Math.Floor(parcel.Wall.Value * Parcel.LumpTears * 2) / 2, 0.5));
-            yield return Say(NoteCode.LumpsTear, Severity.Watch, [Quantity.Of(QuantityName.Grain, sheet.End.Grain), Quantity.Of(QuantityName.Wall, parcel.Wall), new(QuantityName.Times, parcel.LumpPerWall, "")],
+            yield return Say(NoteCode.LumpsTear, Severity.Watch, [Quantity.Of(QuantityName.Grain, sheet.End.Grain), Quantity.Of(QuantityName.Wall, parcel.Wall), new(QuantityName.Times, parcel.Tear.LumpPerWall, "")],
                 mends: [mends.Chopped(grain)]);
         }
 
@@ -87,9 +87,9 @@ public static class FillingNotes
                 mends: [FillingMends.Shared(filling, new(Math.Floor(parcel.MostShare.Value)))]);
         }
 
-        if (parcel.Risk == TearRisk.Likely)
+        if (parcel.Tear.Risk == TearRisk.Likely)
         {
-            yield return Say(NoteCode.WallTears, Severity.Wrong, [new(QuantityName.Risk, parcel.Tear, "")]);
+            yield return Say(NoteCode.WallTears, Severity.Wrong, [new(QuantityName.Risk, parcel.Tear.Points, "")]);
         }
     }
 

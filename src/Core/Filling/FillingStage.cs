@@ -59,10 +59,7 @@ public sealed record FillingSheet(
     Minutes? Warm);
 
 /// <summary>A filling made, before any dough is there.</summary>
-public sealed record FillingMade(IReadOnlyList<FillingPartSheet> Parts, FillingState Together, IReadOnlyList<FillingRow> Rows, FillingState End, Liquor Liquor)
-{
-    public IEnumerable<FillingRow> AllRows => Parts.SelectMany(p => p.Rows).Concat(Rows);
-}
+public sealed record FillingMade(IReadOnlyList<FillingPartSheet> Parts, FillingState Together, IReadOnlyList<FillingRow> Rows, FillingState End, Liquor Liquor);
 
 /// <summary>Stage 6: water and salt followed through every step (models.md E).</summary>
 public static class FillingStage

@@ -20,6 +20,11 @@ public enum TearRisk
 /// <param name="Points">Of the risk, 0 to 100 in all.</param>
 public sealed record TearTerm(TearCause Cause, double Points);
 
+/// <summary>How likely the wall tears.</summary>
+/// <param name="Points">0 to 100.</param>
+/// <param name="LumpPerWall">Biggest bits over wall.</param>
+public sealed record TearSheet(double Points, TearRisk Risk, double LumpPerWall, IReadOnlyList<TearTerm> Terms);
+
 /// <summary>One piece, stuffed, at the last diameter.</summary>
 /// <param name="Area">Seen from above.</param>
 /// <param name="Wall">Dough over and under the filling; for a coil, one leaf.</param>
@@ -31,8 +36,6 @@ public sealed record TearTerm(TearCause Cause, double Points);
 /// <param name="Filling">In one piece.</param>
 /// <param name="MostShare">The most filling this wall bears, percent of dough.</param>
 /// <param name="WidestRound">The widest round this wall bears.</param>
-/// <param name="LumpPerWall">Biggest bits over wall.</param>
-/// <param name="Tear">Risk, 0 to 100.</param>
 public sealed record ParcelSheet(
     ParcelShape Shape,
     Millimetres Across,
@@ -49,10 +52,7 @@ public sealed record ParcelSheet(
     Grams Filling,
     Percent MostShare,
     Millimetres WidestRound,
-    double LumpPerWall,
-    double Tear,
-    TearRisk Risk,
-    IReadOnlyList<TearTerm> Terms);
+    TearSheet Tear);
 
 /// <summary>The geometry of a stuffed piece (models.md E).</summary>
 public static class Parcel
@@ -145,10 +145,7 @@ public static class Parcel
             each,
             MostShare(spec, ball, dough, filling.Density),
             diameter * Math.Sqrt(wall / least),
-            lump,
-            tear,
-            tear switch { >= Likely => TearRisk.Likely, >= Some => TearRisk.Some, _ => TearRisk.Low },
-            terms);
+            new(tear, tear switch { >= Likely => TearRisk.Likely, >= Some => TearRisk.Some, _ => TearRisk.Low }, lump, terms));
     }
 
     /// <summary>Dough round a ball of filling: the difference of two spheres' radii.</summary>

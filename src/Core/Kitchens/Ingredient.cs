@@ -69,47 +69,69 @@ public enum Origin
     Gone,
 }
 
-/// <summary>One line of the larder. Compositions are percent of its mass.</summary>
-/// <param name="Absorption">Flours: water for a medium feel, percent of flour.</param>
-/// <param name="SmokePoint">Fats: where smoke begins.</param>
-/// <param name="Holding">Grams of water held per gram of solids, for what goes into a filling (models.md E).</param>
-/// <param name="Draw">Share of its water that salt draws (models.md E).</param>
-/// <param name="Squeeze">Share of the remaining water a cloth squeezes out (models.md E).</param>
-/// <param name="Traits">Flours: behaviour under the pin.</param>
-/// <param name="Marks">Its traits; nothing where nobody has said: then those of the shipped line, or of its kind.</param>
-/// <param name="Hue">As sRGB, <c>#rrggbb</c>; nothing where nobody has said.</param>
-/// <param name="Each">One of it, for what is counted and not weighed.</param>
-public sealed record Ingredient(
-    string Id,
-    string Name,
-    IngredientKind Kind,
-    Density Density,
-    Percent Water,
-    Percent Fat,
-    Percent Sugar,
-    Percent Salt,
-    double KcalPer100G,
-    Percent? Absorption,
-    Celsius? SmokePoint,
-    double? Holding,
-    Percent? Draw,
-    Percent? Squeeze,
-    string Note,
-    FlourTraits? Traits,
-    IReadOnlyList<Allergen> Allergens,
-    Price? Price,
-    FlourLot? Lot,
-    Origin Origin,
-    IReadOnlyList<Trait>? Marks = null,
-    string? Hue = null,
-    Grams? Each = null)
+/// <summary>One line of the larder, as flat as in an open file of it. Compositions are percent of its mass.</summary>
+public sealed record Ingredient
 {
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required IngredientKind Kind { get; init; }
+
+    public required Density Density { get; init; }
+
+    public required Percent Water { get; init; }
+
+    public required Percent Fat { get; init; }
+
+    public required Percent Sugar { get; init; }
+
+    public required Percent Salt { get; init; }
+
+    public required double KcalPer100G { get; init; }
+
+    /// <summary>Flours: water for a medium feel, percent of flour.</summary>
+    public required Percent? Absorption { get; init; }
+
+    /// <summary>Fats: where smoke begins.</summary>
+    public required Celsius? SmokePoint { get; init; }
+
+    /// <summary>Grams of water held per gram of solids, for what goes into a filling (models.md E).</summary>
+    public required double? Holding { get; init; }
+
+    /// <summary>Share of its water that salt draws (models.md E).</summary>
+    public required Percent? Draw { get; init; }
+
+    /// <summary>Share of the remaining water a cloth squeezes out (models.md E).</summary>
+    public required Percent? Squeeze { get; init; }
+
+    public required string Note { get; init; }
+
+    /// <summary>Flours: behaviour under the pin.</summary>
+    public required FlourTraits? Traits { get; init; }
+
+    public required IReadOnlyList<Allergen> Allergens { get; init; }
+
+    public required Price? Price { get; init; }
+
+    public required FlourLot? Lot { get; init; }
+
+    public required Origin Origin { get; init; }
+
+    /// <summary>Its traits; nothing where nobody has said: then those of the shipped line, or of its kind.</summary>
+    public IReadOnlyList<Trait>? Marks { get; init; }
+
+    /// <summary>As sRGB, <c>#rrggbb</c>; nothing where nobody has said.</summary>
+    public string? Hue { get; init; }
+
+    /// <summary>One of it, for what is counted and not weighed.</summary>
+    public Grams? Each { get; init; }
+
     /// <summary>Whether this trait is marked; where nothing was marked, whether its kind usually has it.</summary>
     public bool Is(Trait trait) => (Marks ?? UsualTraits.Of(Kind)).Contains(trait);
 
     /// <summary>Makes a dough rise.</summary>
     internal bool Leavens => Is(Trait.Yeast) || Is(Trait.Powder);
-
 
     /// <summary>What is left when the water is gone, percent of mass.</summary>
     public Percent Solids => new(100 - Water.Value);
@@ -124,8 +146,29 @@ public sealed record Ingredient(
     private const double SugarEnergy = 400;
 
     /// <summary>What a filling has let go, as a liquid that costs nothing.</summary>
-    internal static Ingredient OfLiquor(Percent water, Percent sugar, Percent salt) => new(
-        Liquor, Liquor, IngredientKind.Liquid, new(1.02), water, default, sugar, salt, SugarEnergy * sugar.Fraction, null, null, null, null, null, "", null, [], new(new(0), new(1000)), null, Origin.Shipped);
+    internal static Ingredient OfLiquor(Percent water, Percent sugar, Percent salt) => new()
+    {
+        Id = Liquor,
+        Name = Liquor,
+        Kind = IngredientKind.Liquid,
+        Density = new(1.02),
+        Water = water,
+        Fat = default,
+        Sugar = sugar,
+        Salt = salt,
+        KcalPer100G = SugarEnergy * sugar.Fraction,
+        Absorption = null,
+        SmokePoint = null,
+        Holding = null,
+        Draw = null,
+        Squeeze = null,
+        Note = "",
+        Traits = null,
+        Allergens = [],
+        Price = new(new(0), new(1000)),
+        Lot = null,
+        Origin = Origin.Shipped,
+    };
 
     /// <summary>The same thing thicker or thinner: all that is not water changes with the solids.</summary>
     /// <param name="water">0 to 100, percent of mass; this ingredient must have some solids.</param>

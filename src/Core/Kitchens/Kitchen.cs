@@ -10,7 +10,4 @@ public sealed record Kitchen(Larder Larder, Measuring Measures, HandTimes Hands,
     public Ingredient this[string id] => Larder[id];
 
     public bool TryGet(string id, out Ingredient? ingredient) => Larder.TryGet(id, out ingredient);
-
-    /// <summary>The same kitchen with one thing more in it.</summary>
-    public Kitchen With(Ingredient item) => this with { Larder = Larder.With(item) };
 }

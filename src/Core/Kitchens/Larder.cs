@@ -31,9 +31,6 @@ public sealed class Larder
 
     public bool TryGet(string id, out Ingredient? ingredient) => byId.TryGetValue(id, out ingredient);
 
-    /// <summary>The same larder with one thing more in it.</summary>
-    public Larder With(Ingredient item) => new(byId.Values.Append(item));
-
     /// <summary>The id of what is called so, whatever the case; nothing when nothing is.</summary>
     public string? Called(string name) => byName.Value.GetValueOrDefault(name.Trim());
 
@@ -62,30 +59,32 @@ public sealed class Larder
 
         foreach (var r in ShippedTable.Rows("larder.csv").Concat(ShippedTable.Rows("pulses.csv")))
         {
-            yield return new Ingredient(
-                Id: r[0],
-                Name: r[1],
-                Kind: Enum.Parse<IngredientKind>(r[2], ignoreCase: true),
-                Density: new(Number(r[3]) ?? 1),
-                Water: new(Number(r[4]) ?? 0),
-                Fat: new(Number(r[5]) ?? 0),
-                Sugar: new(Number(r[6]) ?? 0),
-                Salt: new(Number(r[7]) ?? 0),
-                KcalPer100G: Number(r[8]) ?? 0,
-                Absorption: Number(r[9]) is { } a ? new Percent(a) : null,
-                SmokePoint: Number(r[10]) is { } s ? new Celsius(s) : null,
-                Holding: Number(r[11]),
-                Draw: Number(r[12]) is { } d ? new Percent(d) : null,
-                Squeeze: Number(r[13]) is { } q ? new Percent(q) : null,
-                Note: r[14],
-                Traits: traits.GetValueOrDefault(r[0]),
-                Allergens: [.. allergens[r[0]]],
-                Price: null,
-                Lot: null,
-                Origin: Origin.Shipped,
-                Marks: [.. marked[r[0]][1].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(t => Enum.Parse<Trait>(t, ignoreCase: true))],
-                Hue: marked[r[0]][2],
-                Each: Number(marked[r[0]][3]) is { } each ? new Grams(each) : null);
+            yield return new Ingredient
+            {
+                Id = r[0],
+                Name = r[1],
+                Kind = Enum.Parse<IngredientKind>(r[2], ignoreCase: true),
+                Density = new(Number(r[3]) ?? 1),
+                Water = new(Number(r[4]) ?? 0),
+                Fat = new(Number(r[5]) ?? 0),
+                Sugar = new(Number(r[6]) ?? 0),
+                Salt = new(Number(r[7]) ?? 0),
+                KcalPer100G = Number(r[8]) ?? 0,
+                Absorption = Number(r[9]) is { } a ? new Percent(a) : null,
+                SmokePoint = Number(r[10]) is { } s ? new Celsius(s) : null,
+                Holding = Number(r[11]),
+                Draw = Number(r[12]) is { } d ? new Percent(d) : null,
+                Squeeze = Number(r[13]) is { } q ? new Percent(q) : null,
+                Note = r[14],
+                Traits = traits.GetValueOrDefault(r[0]),
+                Allergens = [.. allergens[r[0]]],
+                Price = null,
+                Lot = null,
+                Origin = Origin.Shipped,
+                Marks = [.. marked[r[0]][1].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(t => Enum.Parse<Trait>(t, ignoreCase: true))],
+                Hue = marked[r[0]][2],
+                Each = Number(marked[r[0]][3]) is { } each ? new Grams(each) : null,
+            };
         }
     }
 

@@ -68,8 +68,6 @@ public sealed class Layout
     {
     }
 
-    public IReadOnlyList<Strip> Strips => ground.Strips;
-
     public double Left => ground.Left;
 
     public double Right => ground.Right;

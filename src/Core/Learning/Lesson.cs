@@ -139,7 +139,7 @@ public static class Lessons
         // What the estimate would have been on the pan as it was, whatever the cook had in mind.
         var on = spec with { Pan = spec.Pan with { Own = null, Measured = timed.Pan ?? spec.Pan.Measured } };
         var estimated = on == spec ? sheet : Planner.Plan(on, kitchen with { Learned = Learned.Nothing }).Value;
-        if (estimated is null || estimated.Pan.Turns.Count == 0)
+        if (estimated is null || estimated.Pan.Program.Turns.Count == 0)
         {
             yield break;
         }

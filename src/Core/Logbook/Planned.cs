@@ -39,9 +39,9 @@ public sealed record Planned(
             Mass(DoughPart.Salt),
             sheet.Balls.Mass,
             spec.Pan.Laid,
-            sheet.Pan.Turns is [var first, var second, .., var last] ? [first.Time, second.Time, last.Time] : [.. sheet.Pan.Turns.Select(t => t.Time)],
+            sheet.Pan.Program.Turns is [var first, var second, .., var last] ? [first.Time, second.Time, last.Time] : [.. sheet.Pan.Program.Turns.Select(t => t.Time)],
             sheet.Dough.Mass - sheet.Dough.Loss,
-            sheet.Dough.Hydration,
+            sheet.Dough.Water.Hydration,
             sheet.Fold.Effective,
             sheet.Fold.Fused,
             sheet.Roll.Thickness);

@@ -17,8 +17,6 @@ public readonly record struct Millimetres(double Value) : IMeasure<Millimetres>
 
     public static Millimetres FromMetres(double value) => new(value * 1000);
 
-    public static Millimetres FromCentimetres(double value) => new(value * 10);
-
     public static Millimetres FromInches(double value) => new(value * MillimetresPerInch);
 
     public static Millimetres operator +(Millimetres a, Millimetres b) => new(a.Value + b.Value);

@@ -77,7 +77,7 @@ public static class PacketStage
             packet.Made.AddDays(days),
             inIt.Any(id => kitchen[id].Leavens),
             raw ? spec.Pan.Temperature : null,
-            raw ? [.. sheet.Pan.Turns.Select(t => t.Time)] : [],
+            raw ? [.. sheet.Pan.Program.Turns.Select(t => t.Time)] : [],
             packet.State == PacketState.RawChilled ? RestStage.Warms(sheet.Balls.Mass, sheet.Dough.Density) : null,
             inIt,
             [.. inIt.SelectMany(id => kitchen[id].Allergens).Distinct().Order()]);

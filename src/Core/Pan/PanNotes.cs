@@ -42,8 +42,8 @@ internal static class PanNotes
 
     private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, AsAdvised advised, PanPiece piece, Kitchen kitchen)
     {
-        Quantity[] heat = [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Passed, pan.Passed), Quantity.Of(QuantityName.Needed, pan.Needed)];
-        if (pan.Failure is { } failure)
+        Quantity[] heat = [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Passed, pan.Done.Passed), Quantity.Of(QuantityName.Needed, pan.Done.Needed)];
+        if (pan.Program.Failure is { } failure)
         {
             var better = new PanStage(spec, piece, kitchen.Learned.PanTime, roughly: true).Nearest(Coolest, Hottest);
             yield return failure switch
@@ -53,30 +53,30 @@ internal static class PanNotes
                 _ => Say(NoteCode.PanNeverCooks, Severity.Wrong, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Thickness, piece.Thickness)], mends: To(spec, better)),
             };
         }
-        else if (pan.CookedAt is null)
+        else if (pan.Done.CookedAt is null)
         {
-            var unsafeCore = piece.Stuffed && piece.FillingNeeds == Cooked.SafeCore && pan.Passed.Value < pan.Needed.Value;
-            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong, heat, mends: Advised(spec, pan, advised.Passed?.Value > pan.Passed.Value));
+            var unsafeCore = piece.Stuffed && piece.FillingNeeds == Cooked.SafeCore && pan.Done.Passed.Value < pan.Done.Needed.Value;
+            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong, heat, mends: Advised(spec, pan, advised.Passed?.Value > pan.Done.Passed.Value));
         }
 
-        if (spec.Laid.Value < pan.CoolUnder.Value)
+        if (spec.Laid.Value < pan.Heat.CoolUnder.Value)
         {
-            yield return Say(NoteCode.PanTooCool, Severity.Watch, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Least, pan.CoolUnder)],
-                mends: To(spec, new(Math.Ceiling(pan.CoolUnder.Value / 5) * 5)));
+            yield return Say(NoteCode.PanTooCool, Severity.Watch, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Least, pan.Heat.CoolUnder)],
+                mends: To(spec, new(Math.Ceiling(pan.Heat.CoolUnder.Value / 5) * 5)));
         }
 
-        if (pan.Turns.Count == 0)
+        if (pan.Program.Turns.Count == 0)
         {
             yield break;
         }
 
-        var (darkest, palest) = (Math.Max(pan.First, pan.Second), Math.Min(pan.First, pan.Second));
+        var (darkest, palest) = (Math.Max(pan.Done.First, pan.Done.Second), Math.Min(pan.Done.First, pan.Done.Second));
         if (darkest > PanRun.DarkestFace)
         {
             yield return Say(NoteCode.FaceBurnt, Severity.Wrong, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Most, PanRun.DarkestFace, "")], mends: Advised(spec, pan, advised.Darkest < darkest));
         }
 
-        if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.CookedAt is not null)
+        if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.Done.CookedAt is not null)
         {
             yield return Say(NoteCode.FacePale, Severity.Watch, [new(QuantityName.Dark, palest, ""), new(QuantityName.Wanted, PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan, advised.Palest > palest));
         }
@@ -86,9 +86,9 @@ internal static class PanNotes
             yield return Say(NoteCode.FacesUneven, Severity.Watch, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Pale, palest, "")], mends: Advised(spec, pan, advised.Darkest - advised.Palest < darkest - palest));
         }
 
-        if (pan.Lost.Value > DryLoss.Value)
+        if (pan.Done.Lost.Value > DryLoss.Value)
         {
-            yield return Say(NoteCode.DriedOut, Severity.Watch, [Quantity.Of(QuantityName.Lost, pan.Lost), Quantity.Of(QuantityName.Most, DryLoss)], mends: Advised(spec, pan, advised.Lost?.Value < pan.Lost.Value));
+            yield return Say(NoteCode.DriedOut, Severity.Watch, [Quantity.Of(QuantityName.Lost, pan.Done.Lost), Quantity.Of(QuantityName.Most, DryLoss)], mends: Advised(spec, pan, advised.Lost?.Value < pan.Done.Lost.Value));
         }
     }
 
@@ -124,7 +124,7 @@ internal static class PanNotes
         var inPan = spec.Roasting != Roasting.DryOnly;
         var fats = PanFat.Of(spec, kitchen);
         // The hottest the pan gets while the piece is on it counts, not only what it is when the piece goes on.
-        var hottest = pan.PanHigh;
+        var hottest = pan.Heat.High;
         if (inPan && PanFat.Smoke(fats) is var (fat, smoke))
         {
             Quantity[] heat = [Quantity.Of(QuantityName.Pan, hottest), Quantity.Of(QuantityName.Smoke, smoke), Quantity.Of(QuantityName.Under, PanFat.WatchFrom(smoke))];
@@ -143,20 +143,20 @@ internal static class PanNotes
             }
         }
 
-        var film = pan.Film.Value;
+        var film = pan.Film.Thick.Value;
         if (film > PanFat.MostFilm.Value && spec.Roasting != Roasting.ShallowFry)
         {
-            yield return Say(NoteCode.PanFatPools, Severity.Watch, [Quantity.Of(QuantityName.Fat, spec.FatPerSide), Quantity.Of(QuantityName.Most, pan.FatGood.Most)], spec.Fat, [FatTo(spec, pan)]);
+            yield return Say(NoteCode.PanFatPools, Severity.Watch, [Quantity.Of(QuantityName.Fat, spec.FatPerSide), Quantity.Of(QuantityName.Most, pan.Film.Good.Most)], spec.Fat, [FatTo(spec, pan)]);
         }
         else if (film > 0 && film < PanFat.LeastFilm.Value)
         {
-            yield return Say(NoteCode.PanFatThin, Severity.Watch, [Quantity.Of(QuantityName.Fat, spec.FatPerSide), Quantity.Of(QuantityName.Least, pan.FatGood.Least)], spec.Fat, [FatTo(spec, pan)]);
+            yield return Say(NoteCode.PanFatThin, Severity.Watch, [Quantity.Of(QuantityName.Fat, spec.FatPerSide), Quantity.Of(QuantityName.Least, pan.Film.Good.Least)], spec.Fat, [FatTo(spec, pan)]);
         }
     }
 
     private static IEnumerable<Note> OfHold(PanSpec spec, PanSheet pan)
     {
-        if (pan.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
+        if (pan.Program.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
         {
             yield return Say(NoteCode.HoldStiff, Severity.Watch, [Quantity.Of(QuantityName.Time, time), Quantity.Of(QuantityName.Soft, pan.Hold.Soft)],
                 mends: [new(MendCode.HoldTo, [Quantity.Of(QuantityName.Time, pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. pan.Hold.InCloth.Value > pan.Hold.Soft.Value ? BetterHeld(spec) : []]);
@@ -188,15 +188,15 @@ internal static class PanNotes
     // The middle of what is right, in half grams; own fats of single stays would go on overruling it.
     private static Mend FatTo(PanSpec spec, PanSheet pan)
     {
-        var to = new Grams(Math.Max(Math.Round(pan.FatGood.Least.Value + pan.FatGood.Most.Value) / 2, 0.5));
+        var to = new Grams(Math.Max(Math.Round(pan.Film.Good.Least.Value + pan.Film.Good.Most.Value) / 2, 0.5));
         return new(MendCode.PanFatTo, [Quantity.Of(QuantityName.Fat, to)], Pan: spec with { FatPerSide = to, Own = null });
     }
 
     private static Mend FlameTo(PanSpec spec, Flame flame) => new(
         MendCode.FlameTo, [new(QuantityName.Flame, (int)flame, "")], Pan: spec with { On = spec.Cookware with { Flame = flame } });
 
-    private static Mend[]? Advised(PanSpec spec, PanSheet pan, bool better) => pan is { Own: true, Advised.Count: > 0 } && better
-        ? [new(MendCode.AsAdvised, [Quantity.Count(QuantityName.Turns, pan.Advised.Count)], Pan: spec with { Own = null })]
+    private static Mend[]? Advised(PanSpec spec, PanSheet pan, bool better) => pan.Program is { Own: true, Advised.Count: > 0 } && better
+        ? [new(MendCode.AsAdvised, [Quantity.Count(QuantityName.Turns, pan.Program.Advised.Count)], Pan: spec with { Own = null })]
         : null;
 
     private static Note Say(NoteCode code, Severity severity, IReadOnlyList<Quantity> quantities, string? item = null, IReadOnlyList<Mend>? mends = null) =>

@@ -20,7 +20,7 @@ internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer>
     {
         var pile = rolled.Fullest;
         // A piece is as thick as it is on average; the films lie where they lie in the fullest place.
-        SlabLayer Leaves(Millimetres thick, bool turned) => new(thick, Dough, dough.WaterShare, Films(pile, thick, turned));
+        SlabLayer Leaves(Millimetres thick, bool turned) => new(thick, Dough, dough.Content.Water, Films(pile, thick, turned));
         if (stuffed is not { Parcel: var parcel, End: var filling })
         {
             return new(rolled.Area, [Leaves(rolled.Thickness, turned: false)], Cooked.DoughSets, poured);
@@ -28,7 +28,7 @@ internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer>
 
         SlabLayer stuff = new(parcel.Layer, filling.Density, Percent.FromFraction(filling.Water / filling.Mass), [], IsFilling: true);
         IReadOnlyList<SlabLayer> layers = parcel.Shape == ParcelShape.Coil
-            ? [.. Enumerable.Range(0, parcel.Layers).SelectMany(_ => new[] { new SlabLayer(parcel.Wall, Dough, dough.WaterShare, []), stuff }), new(parcel.Wall, Dough, dough.WaterShare, [])]
+            ? [.. Enumerable.Range(0, parcel.Layers).SelectMany(_ => new[] { new SlabLayer(parcel.Wall, Dough, dough.Content.Water, []), stuff }), new(parcel.Wall, Dough, dough.Content.Water, [])]
             : [Leaves(parcel.Wall, turned: false), stuff, Leaves(parcel.Wall, turned: true)];
         return new(parcel.Area, layers, risky ? Cooked.SafeCore : Cooked.HotThrough, poured);
     }

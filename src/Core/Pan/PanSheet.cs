@@ -50,52 +50,49 @@ public sealed record RowSheet(IReadOnlyList<RowPiece> Pieces, Seconds? Back, Fla
 /// <param name="Round">Until the whole stack has had both.</param>
 public sealed record StackSheet(int Height, Seconds Each, Seconds Round);
 
+/// <summary>What happens on the pan, turn by turn.</summary>
 /// <param name="Turns">In order; empty when nothing cooks the piece, and <paramref name="Failure"/> says why.</param>
 /// <param name="Own">True when they are the cook's own.</param>
-/// <param name="On">The pan and flame it is reckoned on.</param>
 /// <param name="Advised">What would be advised, whatever the cook does.</param>
+public sealed record PanProgram(IReadOnlyList<Turn> Turns, Seconds Total, PanFailure? Failure, bool Own, IReadOnlyList<Stay> Advised);
+
+/// <summary>How far the piece is cooked as it comes off.</summary>
 /// <param name="Blisters">When blisters rise on the first face; nothing when they do not in that stay.</param>
 /// <param name="CookedAt">When every place has been hot enough; nothing when it never is.</param>
 /// <param name="Passed">The least hot that any place has been at its hottest.</param>
 /// <param name="Needed">What that must be.</param>
 /// <param name="First">Darkness of the face that went down first.</param>
+/// <param name="Second">Darkness of the other.</param>
 /// <param name="Lost">Water gone, percent of the raw piece.</param>
-/// <param name="Water">Left in it as it comes off, percent.</param>
-/// <param name="PanLow">The coolest the pan gets, and <paramref name="PanHigh"/> the hottest.</param>
-/// <param name="Film">Fat on each face.</param>
-/// <param name="FatGood">Fat per side for a film of 50 to 150 µm.</param>
+/// <param name="Water">Left in it, percent.</param>
+public sealed record DoneSheet(Seconds? Blisters, Seconds? CookedAt, Celsius Passed, Celsius Needed, double First, double Second, Percent Lost, Percent Water);
+
+/// <summary>The pan under it.</summary>
+/// <param name="On">The pan and flame it is reckoned on.</param>
+/// <param name="Low">The coolest it gets.</param>
+/// <param name="High">The hottest.</param>
 /// <param name="CoolUnder">Under this a face dries before it colours.</param>
-/// <param name="SmokePoint">Of the pan's fat, where known.</param>
+/// <param name="SmokePoint">Of its fat, where known.</param>
 /// <param name="SmokeWatchFrom">From here on a pan that creeps up smokes.</param>
+public sealed record PanHeatSheet(Cookware On, Celsius Low, Celsius High, Celsius CoolUnder, Celsius? SmokePoint, Celsius? SmokeWatchFrom);
+
+/// <summary>Fat on the faces.</summary>
+/// <param name="Thick">On each face.</param>
+/// <param name="Good">Fat per side for a film of 50 to 150 µm.</param>
 /// <param name="WipeEvery">Pieces between two wipes of the pan.</param>
+public sealed record FilmSheet(Micrometres Thick, Range<Grams> Good, int WipeEvery);
+
+/// <param name="Stack">Nothing where every piece is finished by itself.</param>
 /// <param name="Room">Pieces of this size that the pan has room for.</param>
 public sealed record PanSheet(
-    IReadOnlyList<Turn> Turns,
-    Seconds Total,
-    PanFailure? Failure,
-    bool Own,
-    Cookware On,
-    IReadOnlyList<Stay> Advised,
-    Seconds? Blisters,
-    Seconds? CookedAt,
-    Celsius Passed,
-    Celsius Needed,
-    double First,
-    double Second,
-    Percent Lost,
-    Percent Water,
-    Celsius PanLow,
-    Celsius PanHigh,
+    PanProgram Program,
+    DoneSheet Done,
+    PanHeatSheet Heat,
+    FilmSheet Film,
+    FatSheet Fat,
     PanTrace Trace,
     RowSheet Row,
     StackSheet? Stack,
-    Micrometres Film,
-    Range<Grams> FatGood,
-    Celsius CoolUnder,
-    Celsius? SmokePoint,
-    Celsius? SmokeWatchFrom,
-    FatSheet Fat,
-    int WipeEvery,
     int Room,
     FinishSheet Finish,
     HoldSheet Hold);

@@ -44,7 +44,7 @@ public static class Planner
     public static BatchSheet Plan(CheckedBatch batch) => Plan(batch, advised: null);
 
     /// <summary>A batch as it was really cooked: what its plan advises at the pan is known, and what would mend it is asked of the plan alone; neither is worked out for what it became.</summary>
-    internal static BatchSheet AsItWas(CheckedBatch cooked, BatchSheet planned) => Plan(cooked, planned.Pan.Advised);
+    internal static BatchSheet AsItWas(CheckedBatch cooked, BatchSheet planned) => Plan(cooked, planned.Pan.Program.Advised);
 
     private static BatchSheet Plan(CheckedBatch batch, IReadOnlyList<Stay>? advised)
     {
@@ -59,7 +59,7 @@ public static class Planner
         var pieces = balls.Count * fold.Pieces;
         var filling = FillingStage.Judge(batch, dough, fold);
         var roll = RollStage.Judge(batch, rolled, fold, dough, filling?.Parcel);
-        var raw = Piece.Divided(dough.Ball, dough.WaterShare, rest.Warm).Laid(shape.Inputs, kitchen);
+        var raw = Piece.Divided(dough.Ball, dough.Content.Water, rest.Warm).Laid(shape.Inputs, kitchen);
         raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling, filling.End, filling.Warm)).CutIn(fold.Pieces);
         var slab = PanPiece.Of(rolled, dough, filling, FillingNotes.IsRisky(route.Filling, kitchen), route.Poured);
         var (pan, cooked, asAdvised) = PanStage.Work(batch, slab, raw, dough, fold, advised);

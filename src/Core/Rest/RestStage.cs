@@ -85,11 +85,11 @@ public static class RestStage
         var best = new Minutes(least.Value * BestOverLeast);
         var skin = Skin(rest);
         var (longest, end) = Longest(rest, batch.Dough, skin);
-        var over = dough.FeelHydration - mix.Absorption;
+        var over = dough.Water.Felt - mix.Absorption;
         RestPoint At(double minutes)
         {
             var counts = Counting(new(minutes), spec.Sheet.Rest);
-            return new(new(minutes), Percent.FromFraction(Round.Springback(mix, dough.Fat, counts)), mix.ThinnestSheet(over, counts, least));
+            return new(new(minutes), Percent.FromFraction(Round.Springback(mix, dough.Content.Fat, counts)), mix.ThinnestSheet(over, counts, least));
         }
 
         var furthest = Math.Max(Math.Max(best.Value * 2, rest.Place == RestPlace.Room ? rest.Time.Value * 1.2 : 0), 30);
@@ -100,7 +100,7 @@ public static class RestStage
             longest,
             end,
             batch.Route.Poured ? PressTest.FallsInARibbon
-                : spec.Dough.Feel == Feel.VerySoft || dough.Fat.Value >= 2 * EnrichedFrom ? PressTest.KeepsTheMark : PressTest.SpringsBackSlowly,
+                : spec.Dough.Feel == Feel.VerySoft || dough.Content.Fat.Value >= 2 * EnrichedFrom ? PressTest.KeepsTheMark : PressTest.SpringsBackSlowly,
             skin,
             Counting(rest.Time, spec.Sheet.Rest),
             At(rest.Time.Value),
@@ -125,7 +125,7 @@ public static class RestStage
         };
         factor *= batch.Dough.InIt.Any(i => i.Leavens) ? Leavened : 1;
         factor *= batch.Dough.InIt.Any(i => i.Is(Trait.Sour)) ? Acid : 1;
-        factor *= dough.Fat.Value >= EnrichedFrom ? Enriched : 1;
+        factor *= dough.Content.Fat.Value >= EnrichedFrom ? Enriched : 1;
         return new(Math.Round(batch.Mix.LeastRest.Value * factor));
     }
 

@@ -38,7 +38,7 @@ public static class RollStage
     internal static RollSheet Judge(CheckedBatch batch, Rolled rolled, FoldSheet fold, DoughSheet dough, ParcelSheet? parcel)
     {
         // A batter does not pull back.
-        var back = batch.Route.Poured ? 0 : Round.Springback(batch.Mix, dough.Fat, batch.Shape.Rest);
+        var back = batch.Route.Poured ? 0 : Round.Springback(batch.Mix, dough.Content.Fat, batch.Shape.Rest);
         return parcel is null
             ? Judge(batch.Shape, rolled, fold, back, batch.Shape.RolledTo, rolled.Piece.Outline, rolled.Length, rolled.Width, rolled.Thickness)
             : Judge(batch.Shape, rolled, fold, back, batch.Spec.Roll.Diameter, OutlineOf(parcel, rolled), parcel.Across, parcel.Wide, parcel.Thickness);

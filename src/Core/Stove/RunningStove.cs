@@ -60,9 +60,6 @@ public sealed class RunningStove
         return batches.Count == service.Breads.Count ? new(service, batches, past) : null;
     }
 
-    /// <summary>Every event taken, in order.</summary>
-    public IReadOnlyList<StoveEvent> Events => events;
-
     public Seconds LastAt => new(floor.Last);
 
     public bool Ended => floor.Ended;
@@ -225,7 +222,7 @@ public sealed class RunningStove
             var limit = SpecPlaces.Limits.Single(l => l.Field == "pan.measured");
             var measured = breads[bread].On(spec.Pan with { Measured = new(Math.Clamp(step * HeatStep, limit.Least, limit.Most)) });
             // On a pan that cooks nothing the planned stays are kept, and the pan is said to be too cool.
-            found = (measured.Sheet.Pan.Turns.Count == 0 ? jobs[bread].Pan : ClockJobs.Of(measured, service.Clock).Pan, measured.Sheet.Pan);
+            found = (measured.Sheet.Pan.Program.Turns.Count == 0 ? jobs[bread].Pan : ClockJobs.Of(measured, service.Clock).Pan, measured.Sheet.Pan);
             atHeat[(bread, step)] = found;
         }
 
@@ -266,14 +263,14 @@ public sealed class RunningStove
             floor.Gone[pan],
             heat,
             spec.Laid,
-            sheet.SmokePoint,
+            sheet.Heat.SmokePoint,
             StateOf(heat, spec.Laid, sheet),
-            floor.SinceWipe[pan] >= jobs[bread].WipeEvery,
+            floor.SinceWipe[pan] >= jobs[bread].Wiping.Every,
             places);
     }
 
     private static PanState StateOf(Celsius? heat, Celsius wanted, PanSheet sheet) => heat is not { } h ? PanState.Unmeasured
-        : sheet.SmokeWatchFrom is { } smoke && h.Value >= smoke.Value ? PanState.Smokes
+        : sheet.Heat.SmokeWatchFrom is { } smoke && h.Value >= smoke.Value ? PanState.Smokes
         : h.Value > wanted.Value + FarOff ? PanState.TooHot
         : h.Value < wanted.Value - FarOff ? PanState.TooCool : PanState.Right;
 
@@ -288,7 +285,7 @@ public sealed class RunningStove
             return new(place.Place, null, [], null, null, 0, false, default, 0, false, next);
         }
 
-        var turns = breads[on.Bread].Sheet.Pan.Turns;
+        var turns = breads[on.Bread].Sheet.Pan.Program.Turns;
         // A stack goes through its two stays again for every piece in it.
         var stay = on.Fry ? 2 + (on.Turns + 1) % 2 : on.Turns + 1;
         var up = on.Turns + (on.Fry ? 2 : 0);

@@ -367,7 +367,7 @@ internal sealed class StoveFloor
             bread.Laid[piece] ??= at;
         }
 
-        SinceWipe[place.Pan] = (SinceWipe[place.Pan] >= job.WipeEvery ? 0 : SinceWipe[place.Pan]) + pieces.Count;
+        SinceWipe[place.Pan] = (SinceWipe[place.Pan] >= job.Wiping.Every ? 0 : SinceWipe[place.Pan]) + pieces.Count;
         LastBread[place.Pan] = b;
         place.On = new(b, pieces, visit, [.. visit.Moments().Skip(1).Select(m => (m.At + at, m.For))], at, at, 0, fry);
     }

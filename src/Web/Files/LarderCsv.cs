@@ -96,32 +96,38 @@ public static class LarderCsv
             lines.Refusals.Add(new("id", FileRefusals.NotInList, Item: id));
         }
 
-        larder.TryGet(id, out var there);
+        if (larder.TryGet(id, out var there))
+        {
+            lines.FillFrom(LarderRow.Of(there!), row);
+        }
+
         var kind = lines.Choice<IngredientKind>("kind", Csv.Text(row.Kind)) ?? IngredientKind.Addition;
-        return larder.Settled(new Ingredient(
-            id,
-            name,
-            kind,
-            new(row.Density ?? 0),
-            new(row.Water ?? 0),
-            new(row.Fat ?? 0),
-            new(row.Sugar ?? 0),
-            new(row.Salt ?? 0),
-            row.Kcal ?? 0,
-            row.Absorption is { } a ? new Percent(a) : null,
-            row.Smoke is { } s ? new Celsius(s) : null,
-            row.Holding,
-            row.Draw is { } d ? new Percent(d) : null,
-            row.Squeeze is { } q ? new Percent(q) : null,
-            Csv.Text(row.Note),
-            kind == IngredientKind.Flour ? Traits(row, lines, there) : null,
-            row.Allergens is { } allergens ? [.. lines.Choices<Allergen>("allergens", Csv.Text(allergens)).Distinct()] : there?.Allergens ?? [],
-            row.Price is { } price ? new Price(new(price), new(row.Pack ?? 1000)) : null,
-            Csv.Text(row.LotOf) is { Length: > 0 } of ? new FlourLot(of, new(row.Thirst ?? 0)) : null,
-            there?.Origin ?? Origin.Own,
-            row.Marks is { } marks ? [.. lines.Choices<Trait>("marks", Csv.Text(marks)).Distinct()] : there?.Marks,
-            row.Hue is { } hue ? Csv.Text(hue) is { Length: > 0 } said ? said : null : there?.Hue,
-            row.Each is { } each ? new Grams(each) : null));
+        return larder.Settled(new Ingredient
+        {
+            Id = id,
+            Name = name,
+            Kind = kind,
+            Density = new(row.Density ?? 0),
+            Water = new(row.Water ?? 0),
+            Fat = new(row.Fat ?? 0),
+            Sugar = new(row.Sugar ?? 0),
+            Salt = new(row.Salt ?? 0),
+            KcalPer100G = row.Kcal ?? 0,
+            Absorption = row.Absorption is { } a ? new Percent(a) : null,
+            SmokePoint = row.Smoke is { } s ? new Celsius(s) : null,
+            Holding = row.Holding,
+            Draw = row.Draw is { } d ? new Percent(d) : null,
+            Squeeze = row.Squeeze is { } q ? new Percent(q) : null,
+            Note = Csv.Text(row.Note),
+            Traits = kind == IngredientKind.Flour ? Traits(row, lines, there) : null,
+            Allergens = [.. lines.Choices<Allergen>("allergens", Csv.Text(row.Allergens)).Distinct()],
+            Price = row.Price is { } price ? new Price(new(price), new(row.Pack ?? 1000)) : null,
+            Lot = Csv.Text(row.LotOf) is { Length: > 0 } of ? new FlourLot(of, new(row.Thirst ?? 0)) : null,
+            Origin = there?.Origin ?? Origin.Own,
+            Marks = row.Marks is { } marks ? [.. lines.Choices<Trait>("marks", Csv.Text(marks)).Distinct()] : null,
+            Hue = Csv.Text(row.Hue) is { Length: > 0 } hue ? hue : null,
+            Each = row.Each is { } each ? new Grams(each) : null,
+        });
     }
 
     private static FlourTraits? Traits(LarderRow row, CsvLines<LarderRow> lines, Ingredient? there)

@@ -56,7 +56,7 @@ public class StoveTests
     public void The_next_turn_is_due_when_its_stay_is_over_counted_from_the_press()
     {
         var stove = New();
-        var stays = Breads.Plan(ClockKitchens.Squares).Pan.Turns.Select(t => t.Time.Value).ToList();
+        var stays = Breads.Plan(ClockKitchens.Squares).Pan.Program.Turns.Select(t => t.Time.Value).ToList();
         Press(stove, 100, StoveAct.Laid, pan: 0);
         Assert.Equal(100 + stays[0], stove.Now(new(100)).Pans[0].Places[0].Due!.Value.Value);
 
@@ -300,7 +300,7 @@ public class StoveTests
 
         var measured = ClockKitchens.Squares with { Start = StartSpec.Of(6), Pan = ClockKitchens.Squares.Pan with { Measured = new(245) } };
         Assert.True(Due(245) < Due(null));
-        Assert.Equal(Breads.Plan(measured).Pan.Turns[0].Time.Value, Due(245));
+        Assert.Equal(Breads.Plan(measured).Pan.Program.Turns[0].Time.Value, Due(245));
         Assert.Equal(Due(null), Due(216));
     }
 
@@ -340,12 +340,15 @@ public class StoveTests
     {
         var service = new Service([new("Squares", ClockKitchens.Squares)], new(Pans: 2), new(Table));
         var stove = RunningStove.Of(service, Breads.Kitchen, [])!;
-        Press(stove, 100, StoveAct.Laid, pan: 0, number: 1);
-        Press(stove, 150, StoveAct.Turned, pan: 0, number: 1);
-        var undone = Press(stove, 160, StoveAct.Laid, pan: 1, number: 2);
-        Press(stove, 170, StoveAct.Undo, undoes: undone.Id);
-        Press(stove, 180, StoveAct.Dropped, number: 5);
-        var again = RunningStove.Of(service, Breads.Kitchen, stove.Events)!;
+        List<StoveEvent> pressed =
+        [
+            Press(stove, 100, StoveAct.Laid, pan: 0, number: 1),
+            Press(stove, 150, StoveAct.Turned, pan: 0, number: 1),
+            Press(stove, 160, StoveAct.Laid, pan: 1, number: 2),
+        ];
+        pressed.Add(Press(stove, 170, StoveAct.Undo, undoes: pressed[2].Id));
+        pressed.Add(Press(stove, 180, StoveAct.Dropped, number: 5));
+        var again = RunningStove.Of(service, Breads.Kitchen, pressed)!;
 
         string Told(RunningStove s) => System.Text.Json.JsonSerializer.Serialize(new { s.Now(new(200)).Pans, s.Now(new(200)).Breads });
         Assert.Equal(Told(stove), Told(again));
@@ -439,7 +442,7 @@ public class StoveTests
                 4 => Event(now, StoveAct.PanBack, pan: random.Next(pans)),
                 5 => Event(now, StoveAct.Heat, pan: random.Next(pans), value: random.Next(150, 280)),
                 6 => Event(now, StoveAct.Hands, value: random.Next(1, 4)),
-                7 when stove.Events.Count > 0 => Event(now, StoveAct.Undo, undoes: stove.Events[random.Next(stove.Events.Count)].Id),
+                7 when stove.Now(new(now)).Past is { Count: > 0 } past => Event(now, StoveAct.Undo, undoes: past[random.Next(past.Count)].Event.Id),
                 _ => null,
             };
             if (e is not null)

@@ -122,7 +122,7 @@ public class TimetableTests
                     Assert.Equal(begins.Order(), begins);
                 }
 
-                var laid = t.Table.Pans.Where(p => p.Bread == b && !p.Fry).OrderBy(p => p.Pieces[0]).Select(p => p.Laid.Value - (p.Wiped ? t.Jobs[b].Wipe : 0)).ToList();
+                var laid = t.Table.Pans.Where(p => p.Bread == b && !p.Fry).OrderBy(p => p.Pieces[0]).Select(p => p.Laid.Value - (p.Wiped ? t.Jobs[b].Wiping.For : 0)).ToList();
                 Assert.Equal(laid.Order(), laid);
             }
         });
@@ -165,10 +165,10 @@ public class TimetableTests
             foreach (var pan in t.Table.Pans.GroupBy(p => p.Pan))
             {
                 var since = 0;
-                foreach (var stay in pan.OrderBy(p => p.Laid.Value - (p.Wiped ? t.Jobs[0].Wipe : 0)).ThenBy(p => p.Place))
+                foreach (var stay in pan.OrderBy(p => p.Laid.Value - (p.Wiped ? t.Jobs[0].Wiping.For : 0)).ThenBy(p => p.Place))
                 {
                     since = (stay.Wiped ? 0 : since) + stay.Pieces.Count;
-                    Assert.True(since - stay.Pieces.Count < t.Jobs[0].WipeEvery, $"service {t.Seed}");
+                    Assert.True(since - stay.Pieces.Count < t.Jobs[0].Wiping.Every, $"service {t.Seed}");
                 }
             }
         });

@@ -15,7 +15,7 @@ public class DoughTests
     {
         var dough = Dough(d => d);
 
-        Assert.Equal(62, dough.Hydration.Value, 9);
+        Assert.Equal(62, dough.Water.Hydration.Value, 9);
         Assert.Equal(1.8, 100 * Mass(dough, "salt-fine") / dough.Flour.Value, 9);
         Assert.Equal(3, 100 * Mass(dough, "ghee") / dough.Flour.Value, 9);
     }
@@ -39,7 +39,7 @@ public class DoughTests
     {
         var dough = Dough(d => d.WithFat("butter", 10));
 
-        Assert.Equal(62, dough.Hydration.Value, 9);
+        Assert.Equal(62, dough.Water.Hydration.Value, 9);
         Assert.Equal(60.4, Share(dough, "water"), 9);
     }
 
@@ -48,7 +48,7 @@ public class DoughTests
     {
         var dough = Dough(d => d.WithFat("butter-salted", 10));
 
-        Assert.Equal(1.8, dough.Salt.Value, 9);
+        Assert.Equal(1.8, dough.Content.Salt.Value, 9);
         Assert.Equal(1.64, Share(dough, "salt-fine"), 9);
     }
 
@@ -58,9 +58,9 @@ public class DoughTests
         var water = Dough(d => d);
         var beet = Dough(d => d.WithLiquids(new LiquidSpec("puree-beet", Amount.TheRest)));
 
-        Assert.Equal(62, beet.Hydration.Value, 9);
+        Assert.Equal(62, beet.Water.Hydration.Value, 9);
         Assert.Equal(61.991 / 0.88, Share(beet, "puree-beet"), 3);
-        Assert.True(beet.FeelHydration.Value < water.FeelHydration.Value);
+        Assert.True(beet.Water.Felt.Value < water.Water.Felt.Value);
     }
 
     [Theory]
@@ -71,14 +71,14 @@ public class DoughTests
     [InlineData(75, DoughFeel.Sticky)]
     [InlineData(160, DoughFeel.Batter)]
     public void Water_against_the_flours_thirst_gives_the_feel(double hydration, DoughFeel feel) =>
-        Assert.Equal(feel, Dough(d => d with { Hydration = new(hydration) }).Feel);
+        Assert.Equal(feel, Dough(d => d with { Hydration = new(hydration) }).Water.Feel);
 
     [Theory]
     [InlineData(130, DoughFeel.TooThick)]
     [InlineData(180, DoughFeel.Pours)]
     [InlineData(240, DoughFeel.TooThin)]
     public void A_batter_has_a_feel_of_its_own(double hydration, DoughFeel feel) =>
-        Assert.Equal(feel, Dough(d => d with { Feel = Feel.Batter, Hydration = new(hydration) }).Feel);
+        Assert.Equal(feel, Dough(d => d with { Feel = Feel.Batter, Hydration = new(hydration) }).Water.Feel);
 
     [Theory]
     [InlineData("water")]
@@ -88,10 +88,10 @@ public class DoughTests
     public void The_hydration_called_right_closes_the_gap(string liquid)
     {
         var off = Dough(d => (d with { Hydration = new(50) }).WithLiquids(new LiquidSpec(liquid, Amount.TheRest)));
-        var right = Dough(d => (d with { Hydration = off.HydrationOnTarget }).WithLiquids(new LiquidSpec(liquid, Amount.TheRest)));
+        var right = Dough(d => (d with { Hydration = off.Water.Right }).WithLiquids(new LiquidSpec(liquid, Amount.TheRest)));
 
-        Assert.NotEqual(DoughFeel.OnTarget, off.Feel);
-        Assert.InRange(right.Gap.Value, -0.8, 0.8);
+        Assert.NotEqual(DoughFeel.OnTarget, off.Water.Feel);
+        Assert.InRange(right.Water.Gap.Value, -0.8, 0.8);
     }
 
     [Fact]
@@ -136,8 +136,8 @@ public class DoughTests
         var butter = Dough(d => d with { Fat = d.Fat with { Id = "butter", Amount = swap.Amount } });
 
         Assert.Equal(8 * 99.5 / 81, swap.Amount.Share.Value, 9);
-        Assert.Equal(ghee.Fat.Value, butter.Fat.Value, 9);
-        Assert.Equal(ghee.Hydration.Value, butter.Hydration.Value, 9);
+        Assert.Equal(ghee.Content.Fat.Value, butter.Content.Fat.Value, 9);
+        Assert.Equal(ghee.Water.Hydration.Value, butter.Water.Hydration.Value, 9);
         Assert.True(Share(butter, "water") < Share(ghee, "water"));
     }
 
@@ -149,7 +149,7 @@ public class DoughTests
         var sheet = Breads.Plan(Breads.White(d => d with { Mix = d.Mix with { WentIn = new(water - 60) } }));
 
         Assert.Equal(water, Mass(sheet.Dough, "water"), 9);
-        Assert.Equal(planned.Hydration.Value - 100 * 60 / planned.Flour.Value, sheet.Dough.Hydration.Value, 9);
+        Assert.Equal(planned.Water.Hydration.Value - 100 * 60 / planned.Flour.Value, sheet.Dough.Water.Hydration.Value, 9);
         Assert.Equal(planned.Mass.Value - 60, sheet.Dough.Mass.Value, 9);
         Assert.Equal(24, sheet.Balls.Count);
         Assert.Equal(80 - 60 * 0.98 / 24, sheet.Balls.Mass.Value, 9);

@@ -28,7 +28,7 @@ public class PinsTests
     {
         var spec = With(d => d.WithLiquids(new LiquidSpec("water", Amount.Weighed(600))) with { WaterBy = WaterBy.Liquids }, StartBy.Flour);
 
-        Assert.Equal(60.009, Breads.Plan(spec).Dough.Hydration.Value, 3);
+        Assert.Equal(60.009, Breads.Plan(spec).Dough.Water.Hydration.Value, 3);
     }
 
     [Fact]
@@ -54,7 +54,7 @@ public class PinsTests
         Assert.InRange(fits, 700, 1000);
         var dough = Breads.Plan(Puree(fits)).Dough;
         Assert.Equal(0, dough.Portions.Single(p => p.Id == "water").Mass.Value, 3);
-        Assert.Equal(62, dough.Hydration.Value, 6);
+        Assert.Equal(62, dough.Water.Hydration.Value, 6);
     }
 
     [Fact]

@@ -98,9 +98,9 @@ public class WorkedDoughs
         var dough = Breads.Plan(plain with { Start = plain.Start with { By = StartBy.Flour, Flour = new(1000) }, Dough = worked.Dough }).Dough;
 
         Assert.All(worked.Weighs, w => Assert.Equal(w.Grams, dough.Portions.Single(p => p.Id == w.Id).Mass.Value, 0.001));
-        Assert.Equal(worked.Hydration, dough.Hydration.Value, 4);
-        Assert.Equal(worked.Feels, dough.FeelHydration.Value, 4);
-        Assert.Equal(worked.Wants, dough.Target.Value, 9);
-        Assert.Equal((worked.Dough.Feel == Feel.Batter ? worked.Hydration : worked.Feels) - worked.Wants, dough.Gap.Value, 4);
+        Assert.Equal(worked.Hydration, dough.Water.Hydration.Value, 4);
+        Assert.Equal(worked.Feels, dough.Water.Felt.Value, 4);
+        Assert.Equal(worked.Wants, dough.Water.Target.Value, 9);
+        Assert.Equal((worked.Dough.Feel == Feel.Batter ? worked.Hydration : worked.Feels) - worked.Wants, dough.Water.Gap.Value, 4);
     }
 }

@@ -61,8 +61,8 @@ public class FillingLedgerTests
     public void Mass_is_what_went_in_less_what_went_out() => Any.Sample(spec =>
     {
         var made = Made(spec);
-        var into = made.Parts.Sum(p => p.Start.Mass.Value) + made.AllRows.Sum(r => (r.Added + r.Taken).Value);
-        var gone = made.AllRows.Sum(r => (r.Drained.Mass + r.Steam + r.Scrap).Value);
+        var into = made.Parts.Sum(p => p.Start.Mass.Value) + made.AllRows().Sum(r => (r.Added + r.Taken).Value);
+        var gone = made.AllRows().Sum(r => (r.Drained.Mass + r.Steam + r.Scrap).Value);
 
         Assert.Equal(into - gone, made.End.Mass.Value, 1e-9);
     });
@@ -93,7 +93,7 @@ public class FillingLedgerTests
     [Fact]
     public void No_step_makes_water_negative_or_lets_more_out_than_there_is() =>
         Gen.Select(Gen.OneOfConst(Stuff), Gen.Double[50, 900], Step.Array[0, 8]).Sample((id, grams, steps) =>
-            Assert.All(Made(Of(Part(id, grams, steps))).AllRows, r => Assert.True(r.State.Water.Value >= -1e-9 && r.Drained.Water.Value >= -1e-9 && r.Steam.Value >= -1e-9)));
+            Assert.All(Made(Of(Part(id, grams, steps))).AllRows(), r => Assert.True(r.State.Water.Value >= -1e-9 && r.Drained.Water.Value >= -1e-9 && r.Steam.Value >= -1e-9)));
 
     [Fact]
     public void More_binder_never_raises_free_water() => Gen.Select(Any, Gen.Double[1, 100], Gen.OneOfConst("gram-flour", "oats-rolled", "flour-semolina", "coconut-dry"))

@@ -20,8 +20,8 @@ public class StuffedTests
 
         Assert.Equal(wet.Filling!.Liquor.Mass.Value, liquor.Value, 6);
         Assert.Equal(liquor.Value, wet.Filling.Liquor.Used.Value, 6);
-        Assert.Equal(dry.Dough.Hydration.Value, wet.Dough.Hydration.Value, 6);
-        Assert.Equal(dry.Dough.Salt.Value, wet.Dough.Salt.Value, 6);
+        Assert.Equal(dry.Dough.Water.Hydration.Value, wet.Dough.Water.Hydration.Value, 6);
+        Assert.Equal(dry.Dough.Content.Salt.Value, wet.Dough.Content.Salt.Value, 6);
         Assert.Equal(Salt(dry) - liquor.Value * wet.Filling.Liquor.SaltShare.Fraction, Salt(wet), 0.5);
         Assert.Equal(24, wet.Balls.Count);
     }
@@ -36,7 +36,7 @@ public class StuffedTests
         var dry = Plan(Radish).Dough.Portions.Single(p => p.Id == "water").Mass;
         Assert.Equal(0.02, plan.Dough.Portions.Single(p => p.Id == "water").Mass / dry, 0.01);
         Assert.All(plan.Dough.Portions, p => Assert.True(p.Mass.Value >= 0));
-        Assert.Equal(1.8, plan.Dough.Salt.Value, 6);
+        Assert.Equal(1.8, plan.Dough.Content.Salt.Value, 6);
         Assert.True(plan.Has(NoteCode.LiquorLeft));
     }
 
@@ -204,11 +204,11 @@ public class StuffedTests
     {
         var plans = Enumerable.Range(0, 30).Select(i => Breads.Plan(Stuffed(Radish) is var s ? s with { Roll = s.Roll with { Diameter = new(150 + 8 * i) } } : s)).ToList();
 
-        Assert.All(plans, p => Assert.Equal(p.Filling!.Parcel.Tear switch { < 20 => TearRisk.Low, < 50 => TearRisk.Some, _ => TearRisk.Likely }, p.Filling.Parcel.Risk));
-        Assert.All(plans, p => Assert.Equal(p.Filling!.Parcel.Risk == TearRisk.Likely, p.Has(NoteCode.WallTears)));
-        Assert.All(plans, p => Assert.Equal(p.Filling!.Parcel.Tear, Math.Min(p.Filling.Parcel.Terms.Sum(t => t.Points), 100), 6));
+        Assert.All(plans, p => Assert.Equal(p.Filling!.Parcel.Tear.Points switch { < 20 => TearRisk.Low, < 50 => TearRisk.Some, _ => TearRisk.Likely }, p.Filling.Parcel.Tear.Risk));
+        Assert.All(plans, p => Assert.Equal(p.Filling!.Parcel.Tear.Risk == TearRisk.Likely, p.Has(NoteCode.WallTears)));
+        Assert.All(plans, p => Assert.Equal(p.Filling!.Parcel.Tear.Points, Math.Min(p.Filling.Parcel.Tear.Terms.Sum(t => t.Points), 100), 6));
         // From a small round to a wide one the same ball goes through all three.
-        Assert.Equal(3, plans.Select(p => p.Filling!.Parcel.Risk).Distinct().Count());
+        Assert.Equal(3, plans.Select(p => p.Filling!.Parcel.Tear.Risk).Distinct().Count());
     }
 
     [Fact]
@@ -228,7 +228,7 @@ public class StuffedTests
     [Fact]
     public void Lumps_a_thin_wall_and_warmth_raise_the_risk_of_tearing()
     {
-        double Tear(FillingSpec filling, double across = 180) => Breads.Plan(Stuffed(filling) is var s ? s with { Roll = s.Roll with { Diameter = new(across) } } : s).Filling!.Parcel.Tear;
+        double Tear(FillingSpec filling, double across = 180) => Breads.Plan(Stuffed(filling) is var s ? s with { Roll = s.Roll with { Diameter = new(across) } } : s).Filling!.Parcel.Tear.Points;
         var coarse = Radish with { Parts = [Radish.Parts[0] with { Steps = [new ChopStep(ChopBy.Chop, new(6)), .. Radish.Parts[0].Steps.Skip(1)] }] };
 
         Assert.True(Tear(coarse) > Tear(Radish));

@@ -38,7 +38,7 @@ public class TraitTests
         Assert.Equal((there.Rest.Longest, there.Rest.End), (own.Rest.Longest, own.Rest.End));
         Assert.Equal(there.Dough.Mixing.Water, own.Dough.Mixing.Water);
         Assert.Equal(there.Piece.Raw, own.Piece.Raw);
-        Assert.Equal(there.Pan.Needed, own.Pan.Needed);
+        Assert.Equal(there.Pan.Done.Needed, own.Pan.Done.Needed);
         Assert.Equal(there.Cost.Unpriced.Select(id => id.Replace("own-", "", StringComparison.Ordinal)).Order(), own.Cost.Unpriced.Select(id => id.Replace("own-", "", StringComparison.Ordinal)).Order());
     }
 

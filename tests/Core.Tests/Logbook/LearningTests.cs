@@ -57,7 +57,7 @@ public class LearningTests
     {
         var spec = ClockKitchens.Squares with { Dough = ClockKitchens.Squares.Dough with { WaterBy = WaterBy.Feel } };
         var figure = LearnedFigures.Of(LessonKind.Thirst, "flour-white", [3, 3, 3], used: true, Kitchen);
-        double Hydration(Kitchen kitchen) => Breads.Plan(spec, kitchen).Dough.Hydration.Value;
+        double Hydration(Kitchen kitchen) => Breads.Plan(spec, kitchen).Dough.Water.Hydration.Value;
 
         Assert.Equal(Hydration(Kitchen) + 1.5, Hydration(LearnedFigures.Onto(Kitchen, [figure])), 6);
         Assert.Equal(Hydration(Kitchen), Hydration(LearnedFigures.Onto(Kitchen, [figure with { Used = false }])), 9);
@@ -89,7 +89,7 @@ public class LearningTests
         Assert.Equal(45, taught.Hands[HandWork.LastRoll].Value);
         Assert.Equal((50 + Kitchen["radish"].Squeeze!.Value.Value) / 2, taught["radish"].Squeeze!.Value.Value, 9);
         var (slow, usual) = (Breads.Plan(ClockKitchens.Squares, taught), Breads.Plan(ClockKitchens.Squares));
-        Assert.True(slow.Pan.Total.Value > usual.Pan.Total.Value);
+        Assert.True(slow.Pan.Program.Total.Value > usual.Pan.Program.Total.Value);
         Assert.True(slow.Dough.Loss.Value > usual.Dough.Loss.Value);
     }
 

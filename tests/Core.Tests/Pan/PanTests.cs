@@ -13,12 +13,12 @@ public class PanTests
     {
         var pan = Pan(p => p).Pan;
 
-        Assert.Equal([0, 2.5, 2.5], pan.Turns.Select(t => t.Fat.Value));
-        Assert.Equal([Face.First, Face.Second, Face.First], pan.Turns.Select(t => t.Face));
-        Assert.Equal(pan.Blisters!.Value, pan.Turns[0].Time);
-        Assert.Equal(pan.Total.Value, pan.Turns.Sum(t => t.Time.Value), 9);
-        Assert.False(pan.Own);
-        Assert.Equal(pan.Turns.Select(t => t.Time), pan.Advised.Select(t => t.Time));
+        Assert.Equal([0, 2.5, 2.5], pan.Program.Turns.Select(t => t.Fat.Value));
+        Assert.Equal([Face.First, Face.Second, Face.First], pan.Program.Turns.Select(t => t.Face));
+        Assert.Equal(pan.Done.Blisters!.Value, pan.Program.Turns[0].Time);
+        Assert.Equal(pan.Program.Total.Value, pan.Program.Turns.Sum(t => t.Time.Value), 9);
+        Assert.False(pan.Program.Own);
+        Assert.Equal(pan.Program.Turns.Select(t => t.Time), pan.Program.Advised.Select(t => t.Time));
     }
 
     [Theory]
@@ -33,10 +33,10 @@ public class PanTests
         {
             var pan = Pan(p => p with { Roasting = school, Colour = colour }).Pan;
 
-            Assert.Null(pan.Failure);
-            Assert.InRange(pan.CookedAt!.Value.Value, 1, pan.Total.Value);
-            Assert.InRange(pan.First, dark - 0.2, 2.5);
-            Assert.InRange(pan.Second, dark - 0.2, 2.5);
+            Assert.Null(pan.Program.Failure);
+            Assert.InRange(pan.Done.CookedAt!.Value.Value, 1, pan.Program.Total.Value);
+            Assert.InRange(pan.Done.First, dark - 0.2, 2.5);
+            Assert.InRange(pan.Done.Second, dark - 0.2, 2.5);
         }
     }
 
@@ -49,9 +49,9 @@ public class PanTests
             foreach (var roasting in Enum.GetValues<Roasting>())
             {
                 var pan = Breads.Plan(school.Spec with { Pan = school.Spec.Pan with { Roasting = roasting, Colour = Colour.Brown, Temperature = new(225) } }).Pan;
-                cooked += pan.Failure is null ? 1 : 0;
-                Assert.True(Math.Max(pan.First, pan.Second) <= PanRun.DarkestFace, $"{school.Id}, {roasting}: {pan.First} and {pan.Second}");
-                Assert.True(pan.Failure is null == pan.Turns.Count > 0);
+                cooked += pan.Program.Failure is null ? 1 : 0;
+                Assert.True(Math.Max(pan.Done.First, pan.Done.Second) <= PanRun.DarkestFace, $"{school.Id}, {roasting}: {pan.Done.First} and {pan.Done.Second}");
+                Assert.True(pan.Program.Failure is null == pan.Program.Turns.Count > 0);
             }
         }
 
@@ -61,7 +61,7 @@ public class PanTests
     [Fact]
     public void Schools_differ_in_where_the_fat_goes_and_how_often_it_is_turned()
     {
-        IReadOnlyList<Turn> Turns(Roasting school) => Pan(p => p with { Roasting = school }).Pan.Turns;
+        IReadOnlyList<Turn> Turns(Roasting school) => Pan(p => p with { Roasting = school }).Pan.Program.Turns;
 
         Assert.All(Turns(Roasting.DryOnly), t => Assert.Equal(0, t.Fat.Value));
         Assert.Equal([5, 0, 0], Turns(Roasting.ShallowFry).Select(t => t.Fat.Value));
@@ -75,7 +75,7 @@ public class PanTests
         var pan = Pan(p => p with { Roasting = Roasting.DryThenFry, Stack = 6 }).Pan;
 
         Assert.Equal(6, pan.Stack!.Height);
-        Assert.Equal(pan.Turns[2].Time.Value + pan.Turns[3].Time.Value, pan.Stack.Each.Value);
+        Assert.Equal(pan.Program.Turns[2].Time.Value + pan.Program.Turns[3].Time.Value, pan.Stack.Each.Value);
         Assert.Equal(6 * pan.Stack.Each.Value, pan.Stack.Round.Value);
         Assert.Null(Pan(p => p).Pan.Stack);
     }
@@ -83,7 +83,7 @@ public class PanTests
     [Fact]
     public void Darker_takes_longer_and_a_hotter_pan_less()
     {
-        double Total(Func<PanSpec, PanSpec> change) => Pan(change).Pan.Total.Value;
+        double Total(Func<PanSpec, PanSpec> change) => Pan(change).Pan.Program.Total.Value;
 
         Assert.True(Total(p => p with { Colour = Colour.Pale }) < Total(p => p));
         Assert.True(Total(p => p) < Total(p => p with { Colour = Colour.Brown }));
@@ -97,10 +97,10 @@ public class PanTests
         Stay[] own = [new(new(20), new(0)), new(new(20), new(1)), new(new(20), new(1))];
         var plan = Pan(p => p with { Own = own });
 
-        Assert.Equal([20, 20, 20], plan.Pan.Turns.Select(t => t.Time.Value));
-        Assert.True(plan.Pan.Own);
-        Assert.Equal(Pan(p => p).Pan.Advised, plan.Pan.Advised);
-        Assert.Equal(Pan(p => p).Pan.Turns.Count, plan.The(plan.Has(NoteCode.RawInside) ? NoteCode.RawInside : NoteCode.FacePale).Mends![0].Quantities[0].Value);
+        Assert.Equal([20, 20, 20], plan.Pan.Program.Turns.Select(t => t.Time.Value));
+        Assert.True(plan.Pan.Program.Own);
+        Assert.Equal(Pan(p => p).Pan.Program.Advised, plan.Pan.Program.Advised);
+        Assert.Equal(Pan(p => p).Pan.Program.Turns.Count, plan.The(plan.Has(NoteCode.RawInside) ? NoteCode.RawInside : NoteCode.FacePale).Mends![0].Quantities[0].Value);
         Assert.Null(plan.The(plan.Has(NoteCode.RawInside) ? NoteCode.RawInside : NoteCode.FacePale).Mends![0].Pan!.Own);
         Assert.True(Pan(p => p with { Own = [new(new(4), new(0)), new(new(4), new(0))] }).Has(NoteCode.RawInside));
         Assert.True(Pan(p => p with { Own = [new(new(40), new(0)), new(new(400), new(2))] }).Has(NoteCode.FaceBurnt));
@@ -111,8 +111,8 @@ public class PanTests
     {
         var measured = Pan(p => p with { Measured = new(180) }).Pan;
 
-        Assert.Equal(180, measured.Turns[0].Pan.Value);
-        Assert.True(measured.Total.Value > Pan(p => p).Pan.Total.Value);
+        Assert.Equal(180, measured.Program.Turns[0].Pan.Value);
+        Assert.True(measured.Program.Total.Value > Pan(p => p).Pan.Program.Total.Value);
         Assert.True(Pan(p => p with { Measured = new(255) }).Has(NoteCode.PanSmokes));
     }
 
@@ -153,11 +153,11 @@ public class PanTests
         });
 
         var block = Thick(25, 300);
-        Assert.Equal(PanFailure.Chars, block.Pan.Failure);
-        Assert.Empty(block.Pan.Turns);
-        Assert.Equal(0, block.Pan.Total.Value);
+        Assert.Equal(PanFailure.Chars, block.Pan.Program.Failure);
+        Assert.Empty(block.Pan.Program.Turns);
+        Assert.Equal(0, block.Pan.Program.Total.Value);
         Assert.True(block.Has(NoteCode.PanChars));
-        Assert.Equal(PanFailure.NeverCooks, Pan(p => p with { On = Cookware.Usual with { Flame = Flame.Off }, Temperature = new(150) }).Pan.Failure);
+        Assert.Equal(PanFailure.NeverCooks, Pan(p => p with { On = Cookware.Usual with { Flame = Flame.Off }, Temperature = new(150) }).Pan.Program.Failure);
     }
 
     [Fact]
@@ -167,7 +167,7 @@ public class PanTests
         var mend = cold.The(NoteCode.PanNeverColours).Mends![0];
 
         Assert.Equal(MendCode.PanTo, mend.Code);
-        Assert.Null(Breads.Plan(Breads.White(Breads.Letter) with { Pan = mend.Pan! }).Pan.Failure);
+        Assert.Null(Breads.Plan(Breads.White(Breads.Letter) with { Pan = mend.Pan! }).Pan.Program.Failure);
     }
 
     [Fact]
@@ -175,9 +175,9 @@ public class PanTests
     {
         var (pan, piece) = (Pan(p => p).Pan, Pan(p => p).Piece);
 
-        Assert.Equal(piece.Raw.Mass.Value * (1 - pan.Lost.Fraction) + pan.Fat.Pan.Value, piece.Out.Mass.Value, 9);
-        Assert.InRange(pan.Lost.Value, 8, 25);
-        Assert.InRange(pan.PanLow.Value, 150, 215);
+        Assert.Equal(piece.Raw.Mass.Value * (1 - pan.Done.Lost.Fraction) + pan.Fat.Pan.Value, piece.Out.Mass.Value, 9);
+        Assert.InRange(pan.Done.Lost.Value, 8, 25);
+        Assert.InRange(pan.Heat.Low.Value, 150, 215);
     }
 
     [Fact]
@@ -187,9 +187,9 @@ public class PanTests
         var trace = pan.Trace;
 
         Assert.InRange(trace.Times.Count, 40, 121);
-        Assert.Equal(pan.Total, trace.Times[^1]);
+        Assert.Equal(pan.Program.Total, trace.Times[^1]);
         Assert.All(new[] { trace.Pan.Count, trace.Middle.Count, trace.First.Count, trace.Second.Count }, c => Assert.Equal(trace.Times.Count, c));
-        Assert.Equal(pan.First, trace.First[^1], 3);
+        Assert.Equal(pan.Done.First, trace.First[^1], 3);
         Assert.Equal(trace.First.Order(), trace.First);
     }
 
@@ -202,7 +202,7 @@ public class PanTests
         Assert.False(plate.Has(NoteCode.PanCrowded));
         Assert.True(Pan(p => p with { Together = 2 }).Has(NoteCode.PanCrowded));
         // With nothing of the pan left over round them they take all their heat from under themselves.
-        Assert.True(Pan(p => p with { On = Cookware.Usual, Together = 2 }).Pan.PanLow.Value < Pan(p => p with { On = Cookware.Usual }).Pan.PanLow.Value);
+        Assert.True(Pan(p => p with { On = Cookware.Usual, Together = 2 }).Pan.Heat.Low.Value < Pan(p => p with { On = Cookware.Usual }).Pan.Heat.Low.Value);
     }
 
     [Fact]
@@ -233,9 +233,9 @@ public class PanTests
         var mixed = Pan(p => p with { Second = new("butter", new(30)) });
         Assert.Equal("butter", mixed.The(NoteCode.PanSmokes).Item);
         Assert.Equal("butter", mixed.The(NoteCode.ButterBrowns).Item);
-        Assert.Equal(150, mixed.Pan.SmokePoint!.Value.Value);
+        Assert.Equal(150, mixed.Pan.Heat.SmokePoint!.Value.Value);
         // A trace of it is not noticed.
-        Assert.Equal(250, Pan(p => p with { Second = new("butter", new(3)) }).Pan.SmokePoint!.Value.Value);
+        Assert.Equal(250, Pan(p => p with { Second = new("butter", new(3)) }).Pan.Heat.SmokePoint!.Value.Value);
         Assert.False(Pan(p => p).Has(NoteCode.ButterBrowns));
         Assert.Equal(["ghee", "butter"], (Breads.White().Pan with { Second = new("butter", new(30)) }).Fats().Select(f => f.Id));
     }
@@ -269,9 +269,9 @@ public class PanTests
     {
         var pan = Pan(p => p).Pan;
 
-        Assert.InRange(pan.Film.Value, 50, 150);
-        Assert.True(Pan(p => p with { FatPerSide = pan.FatGood.Most + new Grams(0.1) }).Has(NoteCode.PanFatPools));
-        Assert.True(Pan(p => p with { FatPerSide = pan.FatGood.Least - new Grams(0.1) }).Has(NoteCode.PanFatThin));
+        Assert.InRange(pan.Film.Thick.Value, 50, 150);
+        Assert.True(Pan(p => p with { FatPerSide = pan.Film.Good.Most + new Grams(0.1) }).Has(NoteCode.PanFatPools));
+        Assert.True(Pan(p => p with { FatPerSide = pan.Film.Good.Least - new Grams(0.1) }).Has(NoteCode.PanFatThin));
     }
 
     [Fact]
@@ -279,7 +279,7 @@ public class PanTests
     {
         var own = Breads.Plan(Breads.White(), Breads.Kitchen with { Learned = Learned.Nothing with { PanTime = 1.2 } });
 
-        Assert.Equal(1.2, own.Pan.Total.Value / Breads.Plan().Pan.Total.Value, 0.03);
+        Assert.Equal(1.2, own.Pan.Program.Total.Value / Breads.Plan().Pan.Program.Total.Value, 0.03);
     }
 
     [Fact]
@@ -299,8 +299,8 @@ public class PanTests
         var egg = school with { Filling = school.Filling! with { Together = [.. school.Filling.Together, new SeasonStep("egg", new(20))] } };
         var short_ = egg with { Pan = egg.Pan with { Own = [new(new(30), new(0)), new(new(30), new(2))] } };
 
-        Assert.True(plain.CookedAt!.Value.Value > 90);
-        Assert.True(Breads.Plan(egg, stuffed).Pan.CookedAt!.Value.Value >= plain.CookedAt.Value.Value);
+        Assert.True(plain.Done.CookedAt!.Value.Value > 90);
+        Assert.True(Breads.Plan(egg, stuffed).Pan.Done.CookedAt!.Value.Value >= plain.Done.CookedAt.Value.Value);
         Assert.Contains(Breads.Plan(short_, stuffed).Notes, n => n.Code == NoteCode.CoreUnsafe && n.Severity == Severity.Caution);
     }
 
@@ -374,11 +374,11 @@ public class PanTests
         var block = Breads.Plan(white with { Balls = white.Balls with { Mass = new(1000) }, Sheet = white.Sheet with { Diameter = new(60) }, Roll = white.Roll with { Diameter = new(60) } });
 
         Assert.InRange(block.Roll.Thickness.Value, 280, 340);
-        Assert.Equal(PanFailure.NeverCooks, block.Pan.Failure);
+        Assert.Equal(PanFailure.NeverCooks, block.Pan.Program.Failure);
         Assert.Null(block.The(NoteCode.PanNeverCooks).Mends);
     }
 
     [Fact]
     public void Every_school_of_bread_can_be_cooked_on_its_own_pan() =>
-        Assert.All(Schools.All, s => Assert.Null(Breads.Plan(s.Spec).Pan.Failure));
+        Assert.All(Schools.All, s => Assert.Null(Breads.Plan(s.Spec).Pan.Program.Failure));
 }

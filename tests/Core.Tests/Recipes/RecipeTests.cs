@@ -82,7 +82,7 @@ public class RecipeTests
 
         Assert.Equal([("flour-atta", 80), ("flour-rye", 20)], read.Spec!.Dough.Flours.Select(f => (f.Id, f.Parts)));
         Assert.Equal(LineTrouble.KindOnly, read.Lines[3].Trouble);
-        Assert.Equal(40, Breads.Plan(read.Spec).Dough.Hydration.Value, 2);
+        Assert.Equal(40, Breads.Plan(read.Spec).Dough.Water.Hydration.Value, 2);
     }
 
     [Fact]

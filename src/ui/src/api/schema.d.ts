@@ -1589,6 +1589,19 @@ export interface components {
          * @enum {unknown}
          */
         ContactState: "open" | "patchy" | "fused";
+        /** @description What it is made of, from every source. */
+        ContentSheet: {
+            /** @description Percent of flour. */
+            salt: components["schemas"]["Percent"];
+            /** @description What is usual. */
+            saltGood: components["schemas"]["RangeOfPercent"];
+            /** @description From every source but the flour, percent of flour. */
+            fat: components["schemas"]["Percent"];
+            /** @description Likewise. */
+            sugar: components["schemas"]["Percent"];
+            /** @description The flour's own included, percent of dough. */
+            water: components["schemas"]["Percent"];
+        };
         /** @description A cause that this batch's own figures convict. */
         Conviction: {
             /** @description The cause with its figures, in the plan's own words. */
@@ -1673,6 +1686,29 @@ export interface components {
          * @enum {unknown}
          */
         DivideInto: "balls" | "pairs" | "strips" | "log";
+        /** @description How far the piece is cooked as it comes off. */
+        DoneSheet: {
+            blisters: null | components["schemas"]["Seconds"];
+            cookedAt: null | components["schemas"]["Seconds"];
+            /** @description The least hot that any place has been at its hottest. */
+            passed: components["schemas"]["Celsius"];
+            /** @description What that must be. */
+            needed: components["schemas"]["Celsius"];
+            /**
+             * Format: double
+             * @description Darkness of the face that went down first.
+             */
+            first: number;
+            /**
+             * Format: double
+             * @description Darkness of the other.
+             */
+            second: number;
+            /** @description Water gone, percent of the raw piece. */
+            lost: components["schemas"]["Percent"];
+            /** @description Left in it, percent. */
+            water: components["schemas"]["Percent"];
+        };
         /**
          * @description Where a dough lies against what its flour drinks (models.md B).
          * @enum {unknown}
@@ -1701,30 +1737,8 @@ export interface components {
             /** @description What one ball should weigh with what really went in. */
             ball: components["schemas"]["Grams"];
             density: components["schemas"]["Density"];
-            /** @description Water but the flour's own, percent of flour. */
-            hydration: components["schemas"]["Percent"];
-            /** @description h* of models.md B, percent of flour. */
-            feelHydration: components["schemas"]["Percent"];
-            /** @description h* this mix wants for the feel chosen. */
-            target: components["schemas"]["Percent"];
-            /** @description h* − target, points of flour; for a batter its hydration against one that pours. */
-            gap: components["schemas"]["Percent"];
-            /** @description The hydration that would close the gap. */
-            hydrationOnTarget: components["schemas"]["Percent"];
-            /** @description The hydrations that feel right. */
-            hydrationGood: components["schemas"]["RangeOfPercent"];
-            marks: components["schemas"]["FeelMarks"];
-            feel: components["schemas"]["DoughFeel"];
-            /** @description Salt from every source, percent of flour. */
-            salt: components["schemas"]["Percent"];
-            /** @description Usual salt, percent of flour. */
-            saltGood: components["schemas"]["RangeOfPercent"];
-            /** @description Fat from every source but the flour, percent of flour. */
-            fat: components["schemas"]["Percent"];
-            /** @description Likewise. */
-            sugar: components["schemas"]["Percent"];
-            /** @description Water in the dough, the flour's own included, percent of dough. */
-            waterShare: components["schemas"]["Percent"];
+            water: components["schemas"]["WaterSheet"];
+            content: components["schemas"]["ContentSheet"];
             lots: components["schemas"]["DoughLots"];
             mixing: components["schemas"]["Mixing"];
             swaps: components["schemas"]["FatSwap"][];
@@ -2106,6 +2120,18 @@ export interface components {
             pan: components["schemas"]["Millimetres"];
             before?: null | components["schemas"]["Grams"];
             after?: null | components["schemas"]["Grams"];
+        };
+        /** @description Fat on the faces. */
+        FilmSheet: {
+            /** @description On each face. */
+            thick: components["schemas"]["Micrometres"];
+            /** @description Fat per side for a film of 50 to 150 µm. */
+            good: components["schemas"]["RangeOfGrams"];
+            /**
+             * Format: int32
+             * @description Pieces between two wipes of the pan.
+             */
+            wipeEvery: number;
         };
         /**
          * @description What opens the leaves once the piece is off the pan.
@@ -2532,7 +2558,7 @@ export interface components {
             same: number;
             bad: components["schemas"]["BadLine"][];
         };
-        /** @description One line of the larder. Compositions are percent of its mass. */
+        /** @description One line of the larder, as flat as in an open file of it. Compositions are percent of its mass. */
         Ingredient: {
             id: string;
             name: string;
@@ -2563,8 +2589,7 @@ export interface components {
             marks?: null | components["schemas"]["Trait"][];
             /** @description As sRGB, `#rrggbb`; nothing where nobody has said. */
             hue?: null | string;
-            /** @description g */
-            each?: number;
+            each?: null | components["schemas"]["Grams"];
             /** @description What is left when the water is gone, percent of mass. */
             solids?: components["schemas"]["Percent"];
         };
@@ -3116,56 +3141,41 @@ export interface components {
         PacketState: "rawChilled" | "rawFrozen" | "cookedChilled" | "cookedFrozen";
         /** @enum {unknown} */
         PanFailure: "neverCooks" | "chars" | "neverColours";
+        /** @description The pan under it. */
+        PanHeatSheet: {
+            /** @description The pan and flame it is reckoned on. */
+            on: components["schemas"]["Cookware"];
+            /** @description The coolest it gets. */
+            low: components["schemas"]["Celsius"];
+            /** @description The hottest. */
+            high: components["schemas"]["Celsius"];
+            /** @description Under this a face dries before it colours. */
+            coolUnder: components["schemas"]["Celsius"];
+            smokePoint: null | components["schemas"]["Celsius"];
+            smokeWatchFrom: null | components["schemas"]["Celsius"];
+        };
         /** @enum {unknown} */
         PanKind: "castIron" | "steel" | "aluminium" | "nonStick" | "clay" | "soapstone" | "plate";
-        PanSheet: {
+        /** @description What happens on the pan, turn by turn. */
+        PanProgram: {
             /** @description In order; empty when nothing cooks the piece, and Failure says why. */
             turns: components["schemas"]["Turn"][];
             total: components["schemas"]["Seconds"];
             failure: null | components["schemas"]["PanFailure"];
             /** @description True when they are the cook's own. */
             own: boolean;
-            /** @description The pan and flame it is reckoned on. */
-            on: components["schemas"]["Cookware"];
             /** @description What would be advised, whatever the cook does. */
             advised: components["schemas"]["Stay"][];
-            blisters: null | components["schemas"]["Seconds"];
-            cookedAt: null | components["schemas"]["Seconds"];
-            /** @description The least hot that any place has been at its hottest. */
-            passed: components["schemas"]["Celsius"];
-            /** @description What that must be. */
-            needed: components["schemas"]["Celsius"];
-            /**
-             * Format: double
-             * @description Darkness of the face that went down first.
-             */
-            first: number;
-            /** Format: double */
-            second: number;
-            /** @description Water gone, percent of the raw piece. */
-            lost: components["schemas"]["Percent"];
-            /** @description Left in it as it comes off, percent. */
-            water: components["schemas"]["Percent"];
-            /** @description The coolest the pan gets, and PanHigh the hottest. */
-            panLow: components["schemas"]["Celsius"];
-            panHigh: components["schemas"]["Celsius"];
+        };
+        PanSheet: {
+            program: components["schemas"]["PanProgram"];
+            done: components["schemas"]["DoneSheet"];
+            heat: components["schemas"]["PanHeatSheet"];
+            film: components["schemas"]["FilmSheet"];
+            fat: components["schemas"]["FatSheet"];
             trace: components["schemas"]["PanTrace"];
             row: components["schemas"]["RowSheet"];
             stack: null | components["schemas"]["StackSheet"];
-            /** @description Fat on each face. */
-            film: components["schemas"]["Micrometres"];
-            /** @description Fat per side for a film of 50 to 150 µm. */
-            fatGood: components["schemas"]["RangeOfGrams"];
-            /** @description Under this a face dries before it colours. */
-            coolUnder: components["schemas"]["Celsius"];
-            smokePoint: null | components["schemas"]["Celsius"];
-            smokeWatchFrom: null | components["schemas"]["Celsius"];
-            fat: components["schemas"]["FatSheet"];
-            /**
-             * Format: int32
-             * @description Pieces between two wipes of the pan.
-             */
-            wipeEvery: number;
             /**
              * Format: int32
              * @description Pieces of this size that the pan has room for.
@@ -3279,18 +3289,7 @@ export interface components {
             mostShare: components["schemas"]["Percent"];
             /** @description The widest round this wall bears. */
             widestRound: components["schemas"]["Millimetres"];
-            /**
-             * Format: double
-             * @description Biggest bits over wall.
-             */
-            lumpPerWall: number;
-            /**
-             * Format: double
-             * @description Risk, 0 to 100.
-             */
-            tear: number;
-            risk: components["schemas"]["TearRisk"];
-            terms: components["schemas"]["TearTerm"][];
+            tear: components["schemas"]["TearSheet"];
         };
         PartCost: {
             part: components["schemas"]["CostPart"];
@@ -4505,6 +4504,21 @@ export interface components {
         TearCause: "thinWall" | "freeWater" | "lumps" | "warm" | "tightGather";
         /** @enum {unknown} */
         TearRisk: "low" | "some" | "likely";
+        /** @description How likely the wall tears. */
+        TearSheet: {
+            /**
+             * Format: double
+             * @description 0 to 100.
+             */
+            points: number;
+            risk: components["schemas"]["TearRisk"];
+            /**
+             * Format: double
+             * @description Biggest bits over wall.
+             */
+            lumpPerWall: number;
+            terms: components["schemas"]["TearTerm"][];
+        };
         TearTerm: {
             cause: components["schemas"]["TearCause"];
             /**
@@ -4686,6 +4700,23 @@ export interface components {
          * @enum {unknown}
          */
         WaterReason: "keepsGreen" | "wakesYeast" | "longRest" | "keepsFatFirm" | "keepsBatterThin" | "softens";
+        /** @description Its water, and how that feels in this flour. */
+        WaterSheet: {
+            /** @description Water but the flour's own, percent of flour. */
+            hydration: components["schemas"]["Percent"];
+            /** @description h* of models.md B, percent of flour. */
+            felt: components["schemas"]["Percent"];
+            /** @description h* this mix wants for the feel chosen. */
+            target: components["schemas"]["Percent"];
+            /** @description h* − target, points of flour; for a batter its hydration against one that pours. */
+            gap: components["schemas"]["Percent"];
+            /** @description The hydration that would close the gap. */
+            right: components["schemas"]["Percent"];
+            /** @description The hydrations that feel right. */
+            good: components["schemas"]["RangeOfPercent"];
+            marks: components["schemas"]["FeelMarks"];
+            feel: components["schemas"]["DoughFeel"];
+        };
         /**
          * @description What could be had instead.
          * @enum {unknown}

@@ -74,12 +74,12 @@ export function cardSteps(spec: BatchSpec, plan: BatchSheet): string[] {
     spec.rest.oiled ? m.card_oiled() : "",
   ].filter(Boolean);
   const heat = amount(spec.pan.temperature, "°C");
-  const pan = plan.pan.failure
-    ? m.card_pan_cannot({ heat, why: failureName[plan.pan.failure]() })
+  const pan = plan.pan.program.failure
+    ? m.card_pan_cannot({ heat, why: failureName[plan.pan.program.failure]() })
     : m.card_pan({
         heat,
         how: roastingName[spec.pan.roasting ?? "fatEachSide"]().toLowerCase(),
-        turns: plan.pan.turns.map((t) => number(t.time, 0)).join(" + "),
+        turns: plan.pan.program.turns.map((t) => number(t.time, 0)).join(" + "),
         mass: amount(spec.pan.fatPerSide, "g"),
         item: shortName(spec.pan.fat).toLowerCase(),
         colour: colourName[spec.pan.colour](),

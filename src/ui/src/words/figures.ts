@@ -11,7 +11,7 @@ export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | n
     case "clock":
       return view ? [m.hot_pieces({ count: view.sheet.pieces.length }), m.oldest_is({ time: span(view.sheet.report.oldest) })] : ["", ""];
     case "dough":
-      return [amount(sheet.dough.mass, "g"), m.water_share({ share: amount(sheet.dough.hydration, "%") })];
+      return [amount(sheet.dough.mass, "g"), m.water_share({ share: amount(sheet.dough.water.hydration, "%") })];
     case "rest":
       return [
         amount(sheet.rest.time, "min"),
@@ -42,7 +42,7 @@ export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | n
 }
 
 // Many turns are said by their number: they do not fit a stratum, and nobody counts seconds then.
-const staysWords = ({ pan: { turns } }: BatchSheet) =>
+const staysWords = ({ pan: { program: { turns } } }: BatchSheet) =>
   turns.length === 0
     ? "—"
     : turns.length > 4
@@ -84,7 +84,7 @@ export function sayingOf(stage: Stratum, sheet: BatchSheet, view: ClockView | nu
     case "roll":
       return m.saying_roll({ shape: outlineName[sheet.roll.outline]() });
     case "pan":
-      return sheet.pan.turns.length > 0 ? m.saying_pan({ time: amount(sheet.pan.total, "s") }) : "";
+      return sheet.pan.program.turns.length > 0 ? m.saying_pan({ time: amount(sheet.pan.program.total, "s") }) : "";
   }
 }
 

@@ -48,7 +48,7 @@
     if (!focused && !unread && !refusal && !batch.busy) typed = null;
   });
   const limit = $derived(portion.part === "flour" ? { field, least: 0.1, most: 99.9, unit: "%" } : larder.limit(`${field}.amount.share`));
-  const shown = $derived(portion.part === "salt" && fixed?.by === "share" ? sheet.dough.salt : portion.share);
+  const shown = $derived(portion.part === "salt" && fixed?.by === "share" ? sheet.dough.content.salt : portion.share);
   const problem = $derived(unread ? say({ ...limit, code: "notANumber" }) : refusal ? say(refusal) : "");
 
   function type(text: string) {

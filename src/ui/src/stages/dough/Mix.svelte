@@ -108,8 +108,8 @@
           <p class="font-head font-semibold" role="status" data-testid="bit-now">
             {m.bit_now({
               mass: amount(adding.wentIn ?? wentIn, "g"),
-              share: amount(sheet.dough.hydration, "%"),
-              feel: feelsName[sheet.dough.feel](),
+              share: amount(sheet.dough.water.hydration, "%"),
+              feel: feelsName[sheet.dough.water.feel](),
             })}
           </p>
         {/if}

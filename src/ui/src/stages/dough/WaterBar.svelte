@@ -7,11 +7,11 @@
   /** The dough's water, stacked by where it comes from, under the stretches of feel of this very mix. One scale: points of flour. */
   let { sheet }: { sheet: BatchSheet } = $props();
   const dough = $derived(sheet.dough);
-  const poured = $derived(["pours", "tooThick", "tooThin"].includes(dough.feel));
+  const poured = $derived(["pours", "tooThick", "tooThin"].includes(dough.water.feel));
   // A point of gap is so many points of hydration in this liquid.
-  const perGap = $derived((dough.hydrationGood.most - dough.hydrationGood.least) / (dough.marks.soft - dough.marks.firm));
-  const mark = (gap: number) => dough.hydrationOnTarget + gap * perGap;
-  const end = $derived(Math.max(mark(dough.marks.sticky + (poured ? 40 : 10)), dough.hydration + 3));
+  const perGap = $derived((dough.water.good.most - dough.water.good.least) / (dough.water.marks.soft - dough.water.marks.firm));
+  const mark = (gap: number) => dough.water.right + gap * perGap;
+  const end = $derived(Math.max(mark(dough.water.marks.sticky + (poured ? 40 : 10)), dough.water.hydration + 3));
   let width = $state(600);
   // A word that would be cut is left out: the word for what it is now stands above in any case.
   const fits = (points: number, word: string) => (width * points) / end > word.length * 7 + 4;
@@ -19,15 +19,15 @@
   const zones = $derived(
     poured
       ? [
-          { to: mark(dough.marks.firm), label: m.zone_too_thick(), look: "bg-chilli-soft" },
-          { to: mark(dough.marks.soft), label: m.zone_pours(), look: "bg-leaf-soft" },
+          { to: mark(dough.water.marks.firm), label: m.zone_too_thick(), look: "bg-chilli-soft" },
+          { to: mark(dough.water.marks.soft), label: m.zone_pours(), look: "bg-leaf-soft" },
           { to: end, label: m.zone_too_thin(), look: "bg-chilli-soft" },
         ]
       : [
-          { to: mark(dough.marks.stiff), label: m.zone_stiff(), look: "bg-chilli-soft" },
-          { to: mark(dough.marks.firm), label: m.zone_firm(), look: "bg-line" },
-          { to: mark(dough.marks.soft), label: m.zone_right(), look: "bg-leaf-soft" },
-          { to: mark(dough.marks.sticky), label: m.zone_soft(), look: "bg-line" },
+          { to: mark(dough.water.marks.stiff), label: m.zone_stiff(), look: "bg-chilli-soft" },
+          { to: mark(dough.water.marks.firm), label: m.zone_firm(), look: "bg-line" },
+          { to: mark(dough.water.marks.soft), label: m.zone_right(), look: "bg-leaf-soft" },
+          { to: mark(dough.water.marks.sticky), label: m.zone_soft(), look: "bg-line" },
           { to: end, label: m.zone_sticky(), look: "bg-chilli-soft" },
         ],
   );
@@ -43,14 +43,14 @@
 
 <figure
   role="img"
-  aria-label="{m.water_bar({ hydration: amount(dough.hydration, '%'), target: amount(dough.hydrationOnTarget, '%') })} {feelsName[
-    dough.feel
+  aria-label="{m.water_bar({ hydration: amount(dough.water.hydration, '%'), target: amount(dough.water.right, '%') })} {feelsName[
+    dough.water.feel
   ]()}"
   data-testid="water-bar"
 >
   <div class="mb-1 flex items-baseline justify-between gap-2">
-    <span>{m.hydration()} <b class="text-[19px]">{amount(dough.hydration, "%")}</b></span>
-    <b class="text-[19px] whitespace-nowrap" data-testid="feels">{feelsName[dough.feel]()}</b>
+    <span>{m.hydration()} <b class="text-[19px]">{amount(dough.water.hydration, "%")}</b></span>
+    <b class="text-[19px] whitespace-nowrap" data-testid="feels">{feelsName[dough.water.feel]()}</b>
   </div>
   <div bind:clientWidth={width} class="flex h-[20px] gap-0.5 overflow-hidden rounded-t-md text-[13px] leading-none">
     {#each zones as zone, i (i)}
@@ -69,11 +69,11 @@
         >
       {/each}
     </div>
-    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.hydrationGood.least)}></span>
-    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.hydrationGood.most)}></span>
+    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.water.good.least)}></span>
+    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.water.good.most)}></span>
     <span
       class="absolute inset-y-0 w-[4px] bg-ink transition-[inset-inline-start] duration-150"
-      style:inset-inline-start="calc({at(dough.hydration)} - 4px)"
+      style:inset-inline-start="calc({at(dough.water.hydration)} - 4px)"
     ></span>
   </div>
 </figure>

@@ -114,7 +114,7 @@ export function togglePin(spec: BatchSpec, sheet: BatchSheet, portion: Portion):
   const amount = amountOf(spec, portion);
   if (!amount) return;
   if (portion.part !== "liquid") {
-    if (amount.by === "mass") Object.assign(amount, { by: "share", share: portion.part === "salt" ? sheet.dough.salt : portion.share });
+    if (amount.by === "mass") Object.assign(amount, { by: "share", share: portion.part === "salt" ? sheet.dough.content.salt : portion.share });
     else Object.assign(amount, { by: "mass", mass: portion.mass });
   } else if (spec.start.by === "liquid" && isAnchor(spec, portion)) {
     ask(spec, sheet, "pieces");
@@ -123,7 +123,7 @@ export function togglePin(spec: BatchSpec, sheet: BatchSheet, portion: Portion):
     if (spec.dough.liquids.some((l) => l.amount.by === "rest")) Object.assign(amount, { by: "share", share: portion.share });
     else {
       amount.by = "rest";
-      if (spec.dough.waterBy === "liquids") Object.assign(spec.dough, { waterBy: "hydration", hydration: sheet.dough.hydration });
+      if (spec.dough.waterBy === "liquids") Object.assign(spec.dough, { waterBy: "hydration", hydration: sheet.dough.water.hydration });
     }
   } else if (isAnchor(spec, portion) && spec.start.by !== "flour") {
     ask(spec, sheet, "liquid");
@@ -137,7 +137,7 @@ export function setWaterBy(spec: BatchSpec, sheet: BatchSheet, by: WaterBy): voi
   const { liquids } = spec.dough;
   if (by === "liquids") return pourAll(spec, sheet);
   if (spec.dough.waterBy === "liquids" || !liquids.some((l) => l.amount.by === "rest")) {
-    spec.dough.hydration = sheet.dough.hydration;
+    spec.dough.hydration = sheet.dough.water.hydration;
     const rest = liquids.find((l) => l.id === "water") ?? liquids.at(-1);
     if (rest) rest.amount.by = "rest";
   }

@@ -21,7 +21,7 @@
     [m.school_spoonful, m.school_even, m.school_plenty].map((label, i) => ({ label, share: larder.view?.wallSchools[i] ?? 0 })),
   );
   const riskName = { low: m.tear_low, some: m.tear_some, likely: m.tear_high };
-  const likely = $derived(parcel.risk === "likely");
+  const likely = $derived(parcel.tear.risk === "likely");
 </script>
 
 <Astray besides="filling.wall" />
@@ -75,11 +75,11 @@
         <Figure label={m.wall_pinched()} value={amount(parcel.gathered, "mm")} />
       {/if}
     </dl>
-    <p class="mt-2" data-testid="tear" data-risk={parcel.risk}>
+    <p class="mt-2" data-testid="tear" data-risk={parcel.tear.risk}>
       {m.tear_risk()}:
-      <b class="font-head {likely ? 'text-chilli' : ''}">{likely ? "▲ " : ""}{riskName[parcel.risk]()} · {number(parcel.tear, 0)}</b>
+      <b class="font-head {likely ? 'text-chilli' : ''}">{likely ? "▲ " : ""}{riskName[parcel.tear.risk]()} · {number(parcel.tear.points, 0)}</b>
       <span class="text-[14px] text-mute">
-        {parcel.terms.length ? parcel.terms.map((t) => `${tearName[t.cause]()} ${number(t.points, 0)}`).join(" + ") : m.no_tear()}
+        {parcel.tear.terms.length ? parcel.tear.terms.map((t) => `${tearName[t.cause]()} ${number(t.points, 0)}`).join(" + ") : m.no_tear()}
       </span>
     </p>
   </div>

@@ -32,10 +32,10 @@
   const band = 32;
   const bands = 2 * band + 6;
   const foot = 22;
-  const end = $derived(span ?? Math.max(pan.total, 1));
+  const end = $derived(span ?? Math.max(pan.program.total, 1));
   const x = $derived(scaleLinear([0, end], [left, width - 12]));
   const hottest = $derived(
-    Math.max(pan.panHigh, pan.smokePoint && pan.smokePoint < pan.panHigh + 40 ? pan.smokePoint + 8 : 0, measured ?? 0, 120) + 12,
+    Math.max(pan.heat.high, pan.heat.smokePoint && pan.heat.smokePoint < pan.heat.high + 40 ? pan.heat.smokePoint + 8 : 0, measured ?? 0, 120) + 12,
   );
   const y = $derived(scaleLinear([0, hottest], [height - foot, bands + 24]));
   const { times, pan: heat, middle, first, second } = $derived(pan.trace);
@@ -46,15 +46,15 @@
         (v) => y(v),
       )(values) ?? "",
   );
-  const starts = $derived(pan.turns.map((_, i) => pan.turns.slice(0, i).reduce((sum, t) => sum + t.time, 0)));
+  const starts = $derived(pan.program.turns.map((_, i) => pan.program.turns.slice(0, i).reduce((sum, t) => sum + t.time, 0)));
   const faces = $derived([
     { name: faceName.first(), values: first, face: "first" as const, y: 0 },
     { name: faceName.second(), values: second, face: "second" as const, y: band },
   ]);
   const ticks = $derived(x.ticks(Math.min(Math.floor(width / 80), 10)));
   const marks = $derived([
-    { at: pan.blisters, name: m.mark_blisters() },
-    { at: pan.cookedAt, name: m.mark_cooked() },
+    { at: pan.done.blisters, name: m.mark_blisters() },
+    { at: pan.done.cookedAt, name: m.mark_cooked() },
   ]);
 
   // The first mark ends at its moment where there is room before it.
@@ -64,7 +64,7 @@
   // The drop is another one once the answer is there: the keys stay on it.
   let following: number | null = null;
   $effect(() => {
-    const turns = pan.turns;
+    const turns = pan.program.turns;
     if (following === null || !(turns[following]?.fat ?? 0)) return;
     svg?.querySelector<SVGElement>(`[data-drop="${following}"]`)?.focus();
     following = null;
@@ -96,7 +96,7 @@
   }
   function keyFat(event: KeyboardEvent, stay: number) {
     const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
-    if (!by || !pan.turns[stay + by]) return;
+    if (!by || !pan.program.turns[stay + by]) return;
     event.preventDefault();
     onfat?.(stay, stay + by);
     following = stay + by;
@@ -107,10 +107,10 @@
   <svg bind:this={svg} {width} {height} class="block touch-pan-y select-none" role="group" aria-label={label} data-testid="pan-chart">
     <defs>
       {#each faces as face (face.face)}
-        <linearGradient id="{id}-{face.face}" gradientUnits="userSpaceOnUse" x1={x(0)} x2={x(pan.total)} y1="0" y2="0">
+        <linearGradient id="{id}-{face.face}" gradientUnits="userSpaceOnUse" x1={x(0)} x2={x(pan.program.total)} y1="0" y2="0">
           <stop offset="0" stop-color={tintOf(0)} />
           {#each face.values as dark, i (i)}
-            <stop offset={times[i]! / Math.max(pan.total, 1)} stop-color={tintOf(dark)} />
+            <stop offset={times[i]! / Math.max(pan.program.total, 1)} stop-color={tintOf(dark)} />
           {/each}
         </linearGradient>
       {/each}
@@ -119,14 +119,14 @@
       <rect
         x={x(0)}
         y={face.y}
-        width={Math.max(x(pan.total) - x(0), 0)}
+        width={Math.max(x(pan.program.total) - x(0), 0)}
         height="26"
         rx="5"
         fill="url(#{id}-{face.face})"
         stroke="var(--color-rim-soft)"
       />
       <text x={left - 6} y={face.y + 18} text-anchor="end" class="fill-mute text-[14px] font-semibold">{face.name}</text>
-      {#each pan.turns as turn, i (i)}
+      {#each pan.program.turns as turn, i (i)}
         {#if turn.face === face.face}
           <!-- The face that lies on the pan carries its heat under it. -->
           <rect
@@ -148,25 +148,25 @@
     {#each ticks as t (t)}
       <text x={x(t)} y={height - 5} text-anchor="middle" class="fill-mute text-[13px]">{number(t, 0)}{t === 0 ? " s" : ""}</text>
     {/each}
-    {#if pan.smokePoint && pan.smokePoint <= hottest}
+    {#if pan.heat.smokePoint && pan.heat.smokePoint <= hottest}
       <line
         x1={left}
         x2={width - 12}
-        y1={y(pan.smokePoint)}
-        y2={y(pan.smokePoint)}
+        y1={y(pan.heat.smokePoint)}
+        y2={y(pan.heat.smokePoint)}
         stroke="var(--color-chilli)"
         stroke-width="2"
         stroke-dasharray="7 4"
       />
-      <text x={width - 14} y={y(pan.smokePoint) - 4} text-anchor="end" class="fill-chilli text-[13px] font-semibold"
-        >{m.smokes_at({ heat: amount(pan.smokePoint, "°C") })}</text
+      <text x={width - 14} y={y(pan.heat.smokePoint) - 4} text-anchor="end" class="fill-chilli text-[13px] font-semibold"
+        >{m.smokes_at({ heat: amount(pan.heat.smokePoint, "°C") })}</text
       >
     {/if}
     <path d={curve(heat)} fill="none" stroke="var(--color-ink)" stroke-width="3" />
     <path d={curve(middle)} fill="none" stroke="var(--color-rim)" stroke-width="3" stroke-dasharray="1 5" stroke-linecap="round" />
     {#if heat.length > 0}
       <text x={left + 6} y={y(heat[0]!) + 20} class="fill-ink text-[14px] font-semibold">{m.line_pan()}</text>
-      <text x={x(pan.total) - 8} y={y(middle.at(-1)!) + 19} text-anchor="end" class="fill-rim text-[14px] font-semibold"
+      <text x={x(pan.program.total) - 8} y={y(middle.at(-1)!) + 19} text-anchor="end" class="fill-rim text-[14px] font-semibold"
         >{m.line_middle()}</text
       >
     {/if}
@@ -188,16 +188,16 @@
       {/if}
     {/each}
 
-    {#each pan.turns as turn, i (i)}
+    {#each pan.program.turns as turn, i (i)}
       {@const at = starts[i]! + turn.time}
       {#if onturn}
         <g
           role="slider"
           tabindex="0"
           data-turn={i}
-          aria-label={i === pan.turns.length - 1 ? m.handle_lift() : m.handle_turn({ number: i + 1 })}
+          aria-label={i === pan.program.turns.length - 1 ? m.handle_lift() : m.handle_turn({ number: i + 1 })}
           aria-valuemin={Math.round(starts[i]!) + bounds.least}
-          aria-valuemax={Math.round(pan.turns[i + 1] ? at + pan.turns[i + 1]!.time - bounds.least : starts[i]! + bounds.most)}
+          aria-valuemax={Math.round(pan.program.turns[i + 1] ? at + pan.program.turns[i + 1]!.time - bounds.least : starts[i]! + bounds.most)}
           aria-valuenow={Math.round(at)}
           aria-valuetext={amount(at, "s")}
           class="handle cursor-ew-resize"
@@ -211,7 +211,7 @@
           <line x1={x(at)} x2={x(at)} y1="0" y2={height - foot} stroke="var(--color-rim)" stroke-width="2" />
           <circle cx={x(at)} cy={bands + 4} r="10" fill="white" stroke="var(--color-rim)" stroke-width="2.5" />
           <path
-            d={i === pan.turns.length - 1
+            d={i === pan.program.turns.length - 1
               ? `M${x(at)} ${bands + 9}v-9m-4 4l4-4l4 4`
               : `M${x(at) - 4} ${bands + 4}a4 4 0 1 1 4 4m-2.5-2.5l2.5 2.5l-2.5 2.5`}
             fill="none"
@@ -223,7 +223,7 @@
         <line x1={x(at)} x2={x(at)} y1="0" y2={height - foot} stroke="var(--color-rim)" stroke-width="1.5" />
       {/if}
     {/each}
-    {#each pan.turns as turn, i (i)}
+    {#each pan.program.turns as turn, i (i)}
       {#if turn.fat > 0}
         {@const at = x(starts[i]!) + 15}
         {@const on = turn.face === "first" ? 0 : band}
@@ -234,7 +234,7 @@
           data-drop={i}
           aria-label={m.drop_of({ fat: amount(turn.fat, "g") })}
           aria-valuemin={onfat ? 1 : undefined}
-          aria-valuemax={onfat ? pan.turns.length : undefined}
+          aria-valuemax={onfat ? pan.program.turns.length : undefined}
           aria-valuenow={onfat ? i + 1 : undefined}
           aria-valuetext={onfat ? m.before_stay({ number: i + 1 }) : undefined}
           class={onfat ? "handle cursor-grab" : ""}

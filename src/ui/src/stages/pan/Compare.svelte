@@ -19,7 +19,7 @@
   const flames = (Object.keys(flameName) as Flame[]).filter((f) => f !== "off");
   // The other one: a light pan beside a heavy one, or the heavy one beside any other.
   let other = $state<{ kind: PanKind; flame: Flame }>({ kind: "nonStick", flame: "medium" });
-  const mine = $derived(spec.pan.on ?? sheet.pan.on);
+  const mine = $derived(spec.pan.on ?? sheet.pan.heat.on);
   const pans = $derived<Cookware[]>([
     mine,
     { ...(larder.view?.pans.find((p) => p.kind === other.kind) ?? mine), ...(other.kind === mine.kind ? mine : {}), flame: other.flame },
@@ -37,7 +37,7 @@
     // What cannot be is said on the bench.
     trouble = answer.trouble?.kind === "refused" ? null : answer.trouble;
   }
-  const span = $derived(Math.max(...sheets.map((s) => s.total), 60));
+  const span = $derived(Math.max(...sheets.map((s) => s.program.total), 60));
 
   function take() {
     const before = $state.snapshot(spec.pan);
@@ -68,26 +68,26 @@
 </div>
 <div class="grid gap-x-5 gap-y-4 md:grid-cols-2" data-testid="pans">
   {#each sheets as pan, i (i)}
-    <section class="min-w-0" aria-label={nameOf(pan.on)}>
-      <h2 class="text-[19px] font-bold">{nameOf(pan.on)}</h2>
-      {#if pan.failure}
-        <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-3 font-semibold">{failureName[pan.failure]()}</p>
+    <section class="min-w-0" aria-label={nameOf(pan.heat.on)}>
+      <h2 class="text-[19px] font-bold">{nameOf(pan.heat.on)}</h2>
+      {#if pan.program.failure}
+        <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-3 font-semibold">{failureName[pan.program.failure]()}</p>
       {:else}
         <p class="mb-1 text-[15px]">
-          <b class="font-head text-[27px]" data-testid="compared">{pan.turns.map((t) => number(t.time, 0)).join(" + ")} s</b>
+          <b class="font-head text-[27px]" data-testid="compared">{pan.program.turns.map((t) => number(t.time, 0)).join(" + ")} s</b>
         </p>
-        <Chart {pan} {span} height={236} label={nameOf(pan.on)} />
+        <Chart {pan} {span} height={236} label={nameOf(pan.heat.on)} />
         <dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 text-[15px]">
           <dt class="text-mute">{m.pan_in_all()}</dt>
-          <dd class="font-semibold">{amount(pan.total, "s")}</dd>
+          <dd class="font-semibold">{amount(pan.program.total, "s")}</dd>
           <dt class="text-mute">{m.pan_between()}</dt>
-          <dd class="font-semibold">{amount(pan.panLow, "°C")} – {amount(pan.panHigh, "°C")}</dd>
+          <dd class="font-semibold">{amount(pan.heat.low, "°C")} – {amount(pan.heat.high, "°C")}</dd>
           <dt class="text-mute">{m.faces()}</dt>
-          <dd class="font-semibold">{darkName(pan.first)}, {darkName(pan.second)}</dd>
+          <dd class="font-semibold">{darkName(pan.done.first)}, {darkName(pan.done.second)}</dd>
           <dt class="text-mute">{m.water_gone()}</dt>
-          <dd class="font-semibold">{amount(pan.lost, "%")}</dd>
+          <dd class="font-semibold">{amount(pan.done.lost, "%")}</dd>
           <dt class="text-mute">{m.pan_under_twentieth()}</dt>
-          <dd class="font-semibold">{amount(pan.row.pieces.at(-1)?.pan ?? pan.panLow, "°C")}</dd>
+          <dd class="font-semibold">{amount(pan.row.pieces.at(-1)?.pan ?? pan.heat.low, "°C")}</dd>
         </dl>
       {/if}
     </section>

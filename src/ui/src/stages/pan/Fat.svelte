@@ -13,8 +13,8 @@
 
   let { spec, sheet }: StageProps = $props();
   const pan = $derived(sheet.pan);
-  const smoke = $derived(pan.smokePoint ?? 300);
-  const watch = $derived(pan.smokeWatchFrom ?? smoke);
+  const smoke = $derived(pan.heat.smokePoint ?? 300);
+  const watch = $derived(pan.heat.smokeWatchFrom ?? smoke);
   const finishes = (Object.keys(finishName) as Finish[]).map((value) => ({ value, label: finishName[value]() }));
   const holds = (Object.keys(holdName) as HoldIn[]).map((value) => ({ value, label: holdName[value]() }));
 </script>
@@ -27,8 +27,8 @@
     value={spec.pan.fatPerSide}
     step={0.5}
     unit="g"
-    to={Math.max(pan.fatGood.most * 1.6, 1)}
-    good={pan.fatGood}
+    to={Math.max(pan.film.good.most * 1.6, 1)}
+    good={pan.film.good}
     onchange={(v) => ((spec.pan.fatPerSide = v), delete spec.pan.own)}
   />
   {#if spec.pan.second}
@@ -62,7 +62,7 @@
 <div class="mt-2 grid gap-x-7 gap-y-2 sm:grid-cols-2">
   <Gauge
     label={m.pan_against_smoke({ fat: shortName(spec.pan.fat) })}
-    value={pan.panHigh}
+    value={pan.heat.high}
     from={140}
     said={m.smokes_at({ heat: amount(smoke, "°C") })}
     zones={[
@@ -84,7 +84,7 @@
     <Choice label={m.finish()} value={spec.pan.finish ?? "none"} options={finishes} onchange={(v) => (spec.pan.finish = v)} />
     <p class="mt-1.5 text-[15px]" data-testid="finish">
       {m.finish_usual({ finish: finishName[pan.finish.usual]() })}
-      {#if !pan.failure && (spec.pan.finish ?? "none") !== "none"}{m.finish_within({
+      {#if !pan.program.failure && (spec.pan.finish ?? "none") !== "none"}{m.finish_within({
           time: amount(pan.finish.within, "s"),
           leaves: leaves(pan.finish.leaves),
         })}{/if}
@@ -103,7 +103,7 @@
       good={{ least: 0, most: pan.hold.soft }}
       onchange={(v) => (spec.pan.holdFor = v)}
     />
-    {#if !pan.failure}<p class="text-[15px]" data-testid="hold">
+    {#if !pan.program.failure}<p class="text-[15px]" data-testid="hold">
         {m.hold_soft({ time: amount(pan.hold.soft, "min"), then: amount(pan.hold.then, "°C") })}
         {pan.hold.reheat == null ? m.reheat_not() : m.reheat_in({ time: amount(pan.hold.reheat, "s") })}
       </p>{/if}

@@ -12,7 +12,7 @@
 
   let { spec, sheet }: StageProps = $props();
   const pan = $derived(sheet.pan);
-  const on = $derived(spec.pan.on ?? pan.on);
+  const on = $derived(spec.pan.on ?? pan.heat.on);
   const put = (change: Partial<Cookware>) => (spec.pan.on = { ...on, ...change });
   const flames = (Object.keys(flameName) as Flame[]).map((value) => ({ value, label: flameName[value]() }));
   const kinds = Object.keys(panName) as PanKind[];
@@ -111,7 +111,7 @@
         <p class="mt-1 text-[15px]">
           {pan.row.back == null ? m.row_never_back() : m.row_back({ time: amount(pan.row.back, "s") })}
           {m.row_holds({ flame: flameName[pan.row.holds]().toLowerCase() })}
-          {m.wipe_every({ count: pan.wipeEvery })}
+          {m.wipe_every({ count: pan.film.wipeEvery })}
         </p>
       </section>
     {/if}

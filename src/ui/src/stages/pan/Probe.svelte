@@ -75,7 +75,7 @@
     </Switch.Root>
     <span class="leading-tight"
       >{m.probe_follow()}{#if follows}<br /><b
-          >{m.probe_planned({ measured: amount(spec.pan.measured ?? 0, "°C"), total: amount(sheet.pan.total, "s") })}</b
+          >{m.probe_planned({ measured: amount(spec.pan.measured ?? 0, "°C"), total: amount(sheet.pan.program.total, "s") })}</b
         >{/if}</span
     >
   </label>

@@ -32,9 +32,9 @@
 
 <div class="grid gap-x-5 gap-y-3 lg:grid-cols-[minmax(0,1fr)_118px]">
   <div class="grid min-w-0 content-start gap-2">
-    {#if pan.failure}
+    {#if pan.program.failure}
       <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-4 font-head text-[21px] font-bold" data-testid="cannot">
-        {failureName[pan.failure]()}
+        {failureName[pan.program.failure]()}
       </p>
     {:else}
       <Turns {pan} fat={spec.pan.fat} spoon={sheet.measures["pan.fatPerSide"]} onnudge={longer} />
@@ -42,16 +42,16 @@
     {/if}
   </div>
   <div class="grid min-w-0 grid-cols-2 content-start gap-2 lg:grid-cols-1">
-    {#each [{ face: "first", dark: pan.first }, { face: "second", dark: pan.second }] as const as f, i (f.face)}
+    {#each [{ face: "first", dark: pan.done.first }, { face: "second", dark: pan.done.second }] as const as f, i (f.face)}
       {@const words = `${faceName[f.face]()}: ${darkName(f.dark)}`}
       <figure class="text-center">
         <Face dark={f.dark} seed={i + 1} label={words} class="mx-auto w-full max-w-24" />
         <figcaption class="text-[14px] leading-tight">{words}</figcaption>
       </figure>
     {/each}
-    {#if !pan.failure}<p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
-        <b class="block text-[19px]">{amount(pan.total, "s")}</b>{m.out_of_pan({ mass: amount(sheet.piece.out.mass, "g"), lost: amount(pan.lost, "%") })}
-        {m.core_reached({ heat: amount(pan.passed, "°C") })}
+    {#if !pan.program.failure}<p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
+        <b class="block text-[19px]">{amount(pan.program.total, "s")}</b>{m.out_of_pan({ mass: amount(sheet.piece.out.mass, "g"), lost: amount(pan.done.lost, "%") })}
+        {m.core_reached({ heat: amount(pan.done.passed, "°C") })}
         {#if pan.stack}<b class="block">{m.stack_takes({ count: pan.stack.height, time: amount(pan.stack.round, "s") })}</b>{/if}
       </p>{/if}
     {#if spec.pan.own}
@@ -91,7 +91,7 @@
     unit="°C"
     from={140}
     to={280}
-    good={{ least: pan.coolUnder, most: pan.smokeWatchFrom ?? 280 }}
+    good={{ least: pan.heat.coolUnder, most: pan.heat.smokeWatchFrom ?? 280 }}
     onchange={(v) => (spec.pan.temperature = v)}
   />
 </div>

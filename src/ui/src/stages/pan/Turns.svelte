@@ -16,11 +16,11 @@
     onnudge: (stay: number, by: number) => void;
   }
   let { pan, fat, spoon, onnudge }: Props = $props();
-  const many = $derived(pan.turns.length > 5);
+  const many = $derived(pan.program.turns.length > 5);
 </script>
 
 <ol class="flex gap-1.5 overflow-x-auto pb-1" aria-label={m.turns()}>
-  {#each pan.turns as turn, i (i)}
+  {#each pan.program.turns as turn, i (i)}
     <li class="min-w-[120px] shrink-0 grow basis-0 overflow-hidden rounded-xl border-2 border-crust bg-white" data-testid="stay">
       <span class="block h-2.5" style:background={tintOf(turn.dark)}></span>
       <div class="px-2.5 pt-1 pb-1.5">
@@ -44,7 +44,7 @@
         </div>
         <span class="block truncate text-[13px] leading-tight"
           >{turn.fat > 0
-            ? `${spoon && !pan.own ? `${measured(spoon)}, ` : ""}${m.fat_now({ mass: amount(turn.fat, "g"), fat: shortName(fat) })}`
+            ? `${spoon && !pan.program.own ? `${measured(spoon)}, ` : ""}${m.fat_now({ mass: amount(turn.fat, "g"), fat: shortName(fat) })}`
             : m.dry()}</span
         >
         <span class="block truncate text-[13px] leading-tight text-mute">{darkName(turn.dark)}, {amount(turn.pan, "°C")}</span>
