@@ -17,6 +17,9 @@ internal static class PanNotes
     // The pans that a mend may ask for.
     private static readonly Celsius Coolest = new(160), Hottest = new(260);
 
+    // So often a cooler pan is tried out.
+    private const int CoolerSteps = 4;
+
     public static IEnumerable<Note> Of(PanSpec spec, PanSheet pan, AsAdvised advised, PanPiece piece, RollSheet roll, FoldSheet fold, Kitchen kitchen)
     {
         if (roll.Thickness.Value > ThickRound.Value && !piece.Stuffed)
@@ -168,11 +171,16 @@ internal static class PanNotes
         }
     }
 
-    // A cooler pan; where it climbs too far from there as well, a lower flame. Neither where the fat would go on smoking.
+    // A cooler pan, in steps of five degrees; where it climbs too far from there as well, a lower flame. Neither where the fat would go on smoking.
     private static Mend[]? Cooler(PanSpec spec, Celsius hottest, Celsius smoke, PanPiece piece, Kitchen kitchen)
     {
-        var under = new Celsius(Math.Floor((smoke.Value - (hottest.Value - spec.Laid.Value) - 11) / 5) * 5);
-        Mend[] mends = [.. under.Value >= Coolest.Value ? To(spec, under)! : [], .. spec.Cookware.Flame > Flame.Low ? [FlameTo(spec, spec.Cookware.Flame - 1)] : (Mend[])[]];
+        var under = Math.Floor((smoke.Value - (hottest.Value - spec.Laid.Value) - 11) / 5) * 5;
+        List<Mend> mends = [.. Enumerable.Range(0, CoolerSteps).Select(i => under - 5 * i).Where(at => at >= Coolest.Value).SelectMany(at => To(spec, new(at))!)];
+        if (spec.Cookware.Flame > Flame.Low)
+        {
+            mends.Add(FlameTo(spec, spec.Cookware.Flame - 1));
+        }
+
         return mends.FirstOrDefault(m => new PanStage(m.Pan!, piece, kitchen.Learned.PanTime).Hottest()?.Value <= PanFat.WatchFrom(smoke).Value) is { } helps ? [helps] : null;
     }
 
