@@ -71,6 +71,30 @@ test("the larder goes out as a file and comes back the same", async ({ page }) =
 test.describe("what cannot be", () => {
   test.use({ expectErrors: /status of 4\d\d/ });
 
+  test("an own egg is told by its traits, its colour and what one weighs", async ({ bench, page }) => {
+    await page.getByRole("button", { name: "Add", exact: true }).click();
+    await bench.number("Name").fill("Duck egg");
+    await bench.set("One weighs", "0");
+    await bench.set("Water", "70");
+    await page.getByRole("button", { name: "not to be eaten raw" }).click();
+    await page.getByRole("button", { name: "spoils in the warm" }).click();
+    await page.getByLabel("Colour").fill("#f5c542");
+    await page.getByRole("button", { name: "Keep", exact: true }).click();
+    await expect(page.getByText("From 0.1 g to 5\u202f000 g.")).toBeVisible();
+    await expect(bench.number("One weighs")).toHaveValue("0");
+    await bench.set("One weighs", "70");
+    await page.getByRole("button", { name: "Keep", exact: true }).click();
+    await expect(page.getByText("Duck egg is kept.")).toBeVisible();
+
+    await page.reload();
+    await page.getByRole("searchbox").fill("duck");
+    await page.getByRole("button", { name: /Duck egg/ }).click();
+    await expect(page.getByRole("button", { name: "not to be eaten raw" })).toHaveAttribute("aria-pressed", "true");
+    await expect(page.getByRole("button", { name: "sour", exact: true })).toHaveAttribute("aria-pressed", "false");
+    await expect(page.getByLabel("Colour")).toHaveValue("#f5c542");
+    await expect(bench.number("One weighs")).toHaveValue("70");
+  });
+
   test("a file with a bad line is shown line by line and nothing of it is taken", async ({ page }) => {
     const header = "id,name,kind,density_g_ml,water_pct,fat_pct,sugar_pct,salt_pct,kcal_100g\n";
     const bring = (text: string) =>

@@ -230,13 +230,13 @@ internal sealed class PanStage
             return new([], null, spec.Cookware.Flame, null, null);
         }
 
-        var row = RowOn(spec.Cookware, stays);
+        var (row, after) = RowOn(spec.Cookware, stays);
         // A flame is judged by the fifth piece: by then the pan shows where it goes, and with the stays that flame asks for.
         // One that lets it climb is only ever bettered by a lower one, one that lets it fall by a higher.
         var (flame, off) = (spec.Cookware.Flame, row[4].Pan.Value - spec.Laid.Value);
         var holds = Math.Abs(off) <= Holds ? flame : new[] { Flame.Low, Flame.Medium, Flame.High }.Where(f => f != flame && (f < flame) == (off > 0)).Prepend(flame).MinBy(f => f == flame ? Math.Abs(off) : OffOn(f));
         int? First(Func<double, bool> far) => row.FirstOrDefault(p => far(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
-        return new([.. Reported.Select(n => row[n - 1])], EmptyPan.Until(spec.Cookware, PanAfter(stays), spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
+        return new([.. Reported.Select(n => row[n - 1])], EmptyPan.Until(spec.Cookware, after, spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
     }
 
     // How far from what was meant the pan is under the fifth piece on another flame, with the stays that flame asks for.
@@ -244,25 +244,19 @@ internal sealed class PanStage
     {
         var other = new PanStage(spec with { On = spec.Cookware with { Flame = flame } }, piece, pace, roughly: true);
         var stays = spec.Own ?? other.Stays(other.Advise().Stays);
-        return stays.Count == 0 ? double.PositiveInfinity : Math.Abs(other.RowOn(other.spec.Cookware, stays, 5)[^1].Pan.Value - spec.Laid.Value);
+        return stays.Count == 0 ? double.PositiveInfinity : Math.Abs(other.RowOn(other.spec.Cookware, stays, 5).Row[^1].Pan.Value - spec.Laid.Value);
     }
 
     // The stays with the fat their school puts down for each.
     internal List<Stay> Stays(IReadOnlyList<int> times) =>
         [.. times.Select((t, i) => new Stay(new(t), Roast.IsFatted(spec.Roasting, i) ? spec.FatPerSide * (spec.Roasting == Roasting.ShallowFry ? 2 : 1) : Grams.Zero))];
 
-    private Celsius PanAfter(IReadOnlyList<Stay> stays)
-    {
-        var run = Start(coarse);
-        Play(run, stays, null);
-        return run.Pan;
-    }
-
     /// <summary>So many pieces one after the other, each with the same stays.</summary>
-    internal RowPiece[] RowOn(Cookware on, IReadOnlyList<Stay> stays, int count = 20)
+    /// <returns>The pieces, and the pan as the first comes off.</returns>
+    internal (RowPiece[] Row, Celsius After) RowOn(Cookware on, IReadOnlyList<Stay> stays, int count = 20)
     {
         var row = new RowPiece[count];
-        var pan = spec.Laid;
+        var (pan, after) = (spec.Laid, spec.Laid);
         for (var i = 0; i < count; i++)
         {
             // Once the pan comes round to where it was, so does every piece after.
@@ -275,10 +269,11 @@ internal sealed class PanStage
             var run = new PanRun(coarse, pan, on, ring, pace, stepsASecond: 1);
             Play(run, stays, null);
             row[i] = new(i + 1, pan, run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Cooked(run));
+            after = i == 0 ? run.Pan : after;
             pan = EmptyPan.After(on, run.Pan, new(Between / pace));
         }
 
-        return row;
+        return (row, after);
     }
 
     // Flour and fat left behind burn: a wipe once about a gram and a half of them lies there (empirical).

@@ -1,7 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Store;
-using Ystrata.Web.Live;
 using Ystrata.Web.Files;
+using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
 

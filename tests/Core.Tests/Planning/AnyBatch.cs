@@ -41,8 +41,13 @@ internal sealed class AnyBatch
         var ball = Between(40, 140);
         var start = StartSpec.Of(Count(2, 60)) with
         {
-            By = Any<StartBy>(), Flour = new(Between(300, 3000)), Liquid = new(Between(200, 1500)), Filling = new(Between(300, 2000)), FillingEach = new(Between(20, 80)),
-            People = Count(1, 30), Each = Between(1, 4),
+            By = Any<StartBy>(),
+            Flour = new(Between(300, 3000)),
+            Liquid = new(Between(200, 1500)),
+            Filling = new(Between(300, 2000)),
+            FillingEach = new(Between(20, 80)),
+            People = Count(1, 30),
+            Each = Between(1, 4),
         };
         return new(
             start,
