@@ -109,8 +109,8 @@ test("what the record says is used in plans when the cook says so, and there is 
   const plain = ((await (await request.get(`${kitchen.address}/api/larder`)).json()) as { plain: { dough: object } }).plain;
   const spec = { ...plain, dough: { ...plain.dough, waterBy: "feel" } };
   const hydration = async () =>
-    ((await (await request.post(`${kitchen.address}/api/plan`, { data: spec })).json()) as { dough: { hydration: number } }).dough
-      .hydration;
+    ((await (await request.post(`${kitchen.address}/api/plan`, { data: spec })).json()) as { dough: { water: { hydration: number } } })
+      .dough.water.hydration;
   const before = await hydration();
 
   await openLog(page, kitchen.address, "/learned");

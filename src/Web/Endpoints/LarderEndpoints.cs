@@ -8,6 +8,7 @@ namespace Ystrata.Web.Endpoints;
 /// <summary>The larder and the rules of what goes where: everything a screen needs to offer only what can be worked.</summary>
 /// <param name="Kinds">For each place in a spec, the kinds of ingredient it takes.</param>
 /// <param name="UsualTraits">Of each kind of ingredient, where a line says nothing of its own.</param>
+/// <param name="FirstPicks">What a new step begins with.</param>
 /// <param name="Limits">For each number in a spec, its range.</param>
 /// <param name="Plain">What a new bread starts from.</param>
 /// <param name="PlainFilling">What a filling starts from.</param>
@@ -32,6 +33,7 @@ public sealed record LarderView(
     IReadOnlyCollection<Ingredient> Ingredients,
     IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds,
     IReadOnlyList<KindTraits> UsualTraits,
+    FirstPicks FirstPicks,
     IReadOnlyList<Limit> Limits,
     IReadOnlyList<Limit> LogLimits,
     IReadOnlyList<Limit> ItemLimits,
@@ -88,6 +90,7 @@ public static class LarderEndpoints
         kitchen.Larder.All,
         SpecPlaces.Kinds,
         [.. Enum.GetValues<IngredientKind>().Select(k => new KindTraits(k, Core.Kitchens.UsualTraits.Of(k)))],
+        FirstPicks.Shipped,
         SpecPlaces.Limits,
         [.. LogCheck.Limits, PacketSpec.EachLimit],
         IngredientCheck.Limits,

@@ -2151,6 +2151,17 @@ export interface components {
              */
             leaves: number;
         };
+        /** @description What a step, a fold's or a filling's, begins with when a cook adds it. Ids of shipped lines. */
+        FirstPicks: {
+            water: string;
+            salt: string;
+            fat: string;
+            sugar: string;
+            binder: string;
+            spice: string;
+            moist: string;
+            seed: string;
+        };
         FirstSheet: {
             diameter: components["schemas"]["Millimetres"];
             area: components["schemas"]["SquareCentimetres"];
@@ -2694,6 +2705,8 @@ export interface components {
             };
             /** @description Of each kind of ingredient, where a line says nothing of its own. */
             usualTraits: components["schemas"]["KindTraits"][];
+            /** @description What a new step begins with. */
+            firstPicks: components["schemas"]["FirstPicks"];
             /** @description For each number in a spec, its range. */
             limits: components["schemas"]["Limit"][];
             /** @description For each number in a log entry or of a packet, its range. */

@@ -1,3 +1,4 @@
+import { larder } from "../api/larder.svelte";
 import type { BatchSpec, FoldStep, StepKind } from "../api/types";
 import { m } from "../paraglide/messages";
 
@@ -30,9 +31,9 @@ export function newStep(kind: StepKind, spec: BatchSpec): FoldStep {
     case "dust":
       return { kind, flour: dust, mass: 0.5 };
     case "scatter":
-      return { kind, item: "seed-nigella", mass: 0.5, grain: 1 };
+      return { kind, item: larder.view!.firstPicks.seed, mass: 0.5, grain: 1 };
     case "seeds":
-      return { kind, item: "seed-nigella", mass: 1, on: "top" };
+      return { kind, item: larder.view!.firstPicks.seed, mass: 1, on: "top" };
     case "accordion":
       return { kind, pleats: 12 };
     case "envelope":

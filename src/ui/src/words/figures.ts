@@ -42,7 +42,11 @@ export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | n
 }
 
 // Many turns are said by their number: they do not fit a stratum, and nobody counts seconds then.
-const staysWords = ({ pan: { program: { turns } } }: BatchSheet) =>
+const staysWords = ({
+  pan: {
+    program: { turns },
+  },
+}: BatchSheet) =>
   turns.length === 0
     ? "—"
     : turns.length > 4

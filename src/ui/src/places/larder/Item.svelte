@@ -132,9 +132,7 @@
 
   const flipped = <T,>(all: readonly T[], one: T): T[] => (all.includes(one) ? all.filter((x) => x !== one) : [...all, one]);
   // What nobody has said of it is what its kind usually is.
-  const marks = $derived<readonly Trait[]>(
-    body.marks ?? larder.view?.usualTraits.find((k) => k.kind === body.kind)?.traits ?? [],
-  );
+  const marks = $derived<readonly Trait[]>(body.marks ?? larder.view?.usualTraits.find((k) => k.kind === body.kind)?.traits ?? []);
 </script>
 
 {#snippet figure(

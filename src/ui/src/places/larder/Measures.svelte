@@ -18,7 +18,7 @@
   const vessels = $derived(larder.view?.vessels ?? []);
   const blank: { name: string; item: string; fill: PowderFill; mass: number | null } = {
     name: "",
-    item: "water",
+    item: larder.view!.firstPicks.water,
     fill: "spooned",
     mass: null,
   };

@@ -43,7 +43,9 @@
   {/if}
   <p class="text-[14px]" data-testid="in-all">
     <span class="text-mute">{m.in_all_of_flour()}:</span>
-    {m.fat_in().toLowerCase()} <b>{number(sheet.dough.content.fat, 1)}</b> · {m.sugar_in().toLowerCase()} <b>{number(sheet.dough.content.sugar, 1)}</b> ·
+    {m.fat_in().toLowerCase()} <b>{number(sheet.dough.content.fat, 1)}</b> · {m.sugar_in().toLowerCase()}
+    <b>{number(sheet.dough.content.sugar, 1)}</b>
+    ·
     {m.salt_in().toLowerCase()} <b>{amount(sheet.dough.content.salt, "%")}</b>
   </p>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { larder } from "../../api/larder.svelte";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import AmountField from "../../parts/AmountField.svelte";
@@ -98,7 +99,7 @@
             <span class="w-28"
               ><AmountField
                 label={m.bit_in()}
-                item={sheet.dough.portions[adding.item]?.id ?? "water"}
+                item={sheet.dough.portions[adding.item]?.id ?? larder.view!.firstPicks.water}
                 shown={amount(wentIn, "g")}
                 class="font-head text-[21px] font-bold"
                 onread={(grams) => put(grams)}
@@ -126,7 +127,7 @@
       <span class="w-28"
         ><AmountField
           label={m.bowl()}
-          item="water"
+          item={larder.view!.firstPicks.water}
           shown={mix.bowl ? amount(mix.bowl, "g") : m.any_bowl()}
           class="font-head text-[19px] font-bold"
           onread={(g) => batch.change(() => (mix.bowl = g))}

@@ -1,3 +1,4 @@
+import { larder } from "../../api/larder.svelte";
 import type { Amount, BatchSheet, BatchSpec, Part, Portion, StartBy, WaterBy } from "../../api/types";
 
 /** The six questions: rounds are pieces whose ball is fixed by its round. */
@@ -114,7 +115,8 @@ export function togglePin(spec: BatchSpec, sheet: BatchSheet, portion: Portion):
   const amount = amountOf(spec, portion);
   if (!amount) return;
   if (portion.part !== "liquid") {
-    if (amount.by === "mass") Object.assign(amount, { by: "share", share: portion.part === "salt" ? sheet.dough.content.salt : portion.share });
+    if (amount.by === "mass")
+      Object.assign(amount, { by: "share", share: portion.part === "salt" ? sheet.dough.content.salt : portion.share });
     else Object.assign(amount, { by: "mass", mass: portion.mass });
   } else if (spec.start.by === "liquid" && isAnchor(spec, portion)) {
     ask(spec, sheet, "pieces");
@@ -138,7 +140,7 @@ export function setWaterBy(spec: BatchSpec, sheet: BatchSheet, by: WaterBy): voi
   if (by === "liquids") return pourAll(spec, sheet);
   if (spec.dough.waterBy === "liquids" || !liquids.some((l) => l.amount.by === "rest")) {
     spec.dough.hydration = sheet.dough.water.hydration;
-    const rest = liquids.find((l) => l.id === "water") ?? liquids.at(-1);
+    const rest = liquids.find((l) => l.id === larder.view?.firstPicks.water) ?? liquids.at(-1);
     if (rest) rest.amount.by = "rest";
   }
   spec.dough.waterBy = by;

@@ -77,7 +77,9 @@
     </dl>
     <p class="mt-2" data-testid="tear" data-risk={parcel.tear.risk}>
       {m.tear_risk()}:
-      <b class="font-head {likely ? 'text-chilli' : ''}">{likely ? "▲ " : ""}{riskName[parcel.tear.risk]()} · {number(parcel.tear.points, 0)}</b>
+      <b class="font-head {likely ? 'text-chilli' : ''}"
+        >{likely ? "▲ " : ""}{riskName[parcel.tear.risk]()} · {number(parcel.tear.points, 0)}</b
+      >
       <span class="text-[14px] text-mute">
         {parcel.tear.terms.length ? parcel.tear.terms.map((t) => `${tearName[t.cause]()} ${number(t.points, 0)}`).join(" + ") : m.no_tear()}
       </span>

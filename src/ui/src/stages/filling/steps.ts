@@ -1,3 +1,4 @@
+import { larder } from "../../api/larder.svelte";
 import type { FillingSpec, FillingStep, FillingStepKind } from "../../api/types";
 import { m } from "../../paraglide/messages";
 import { amount } from "../../words/format";
@@ -22,11 +23,12 @@ export const kinds: FillingStepKind[] = [
 
 /** A step as a cook would begin it. */
 export function newStep(kind: FillingStepKind): FillingStep {
+  const first = larder.view!.firstPicks;
   switch (kind) {
     case "chop":
       return { kind, by: "grate", grain: 2 };
     case "salt":
-      return { kind, salt: "salt-fine", share: 1.5, time: 15 };
+      return { kind, salt: first.salt, share: 1.5, time: 15 };
     case "squeeze":
       return { kind, by: "cloth" };
     case "blanch":
@@ -37,17 +39,17 @@ export function newStep(kind: FillingStepKind): FillingStep {
     case "soak":
       return { kind, time: 240 };
     case "saute":
-      return { kind, time: 10, pan: 240, fat: "ghee", fatMass: 10 };
+      return { kind, time: 10, pan: 240, fat: first.fat, fatMass: 10 };
     case "sweeten":
-      return { kind, sugar: "jaggery", mass: 100, time: 10, pan: 240 };
+      return { kind, sugar: first.sugar, mass: 100, time: 10, pan: 240 };
     case "cool":
       return { kind, time: 40, place: "room" };
     case "bind":
-      return { kind, binder: "gram-flour-roasted", mass: 15 };
+      return { kind, binder: first.binder, mass: 15 };
     case "season":
-      return { kind, item: "spice-ground", mass: 5 };
+      return { kind, item: first.spice, mass: 5 };
     case "moisten":
-      return { kind, item: "yogurt", mass: 20 };
+      return { kind, item: first.moist, mass: 20 };
   }
 }
 

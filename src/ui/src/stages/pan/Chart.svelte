@@ -35,7 +35,12 @@
   const end = $derived(span ?? Math.max(pan.program.total, 1));
   const x = $derived(scaleLinear([0, end], [left, width - 12]));
   const hottest = $derived(
-    Math.max(pan.heat.high, pan.heat.smokePoint && pan.heat.smokePoint < pan.heat.high + 40 ? pan.heat.smokePoint + 8 : 0, measured ?? 0, 120) + 12,
+    Math.max(
+      pan.heat.high,
+      pan.heat.smokePoint && pan.heat.smokePoint < pan.heat.high + 40 ? pan.heat.smokePoint + 8 : 0,
+      measured ?? 0,
+      120,
+    ) + 12,
   );
   const y = $derived(scaleLinear([0, hottest], [height - foot, bands + 24]));
   const { times, pan: heat, middle, first, second } = $derived(pan.trace);
@@ -197,7 +202,9 @@
           data-turn={i}
           aria-label={i === pan.program.turns.length - 1 ? m.handle_lift() : m.handle_turn({ number: i + 1 })}
           aria-valuemin={Math.round(starts[i]!) + bounds.least}
-          aria-valuemax={Math.round(pan.program.turns[i + 1] ? at + pan.program.turns[i + 1]!.time - bounds.least : starts[i]! + bounds.most)}
+          aria-valuemax={Math.round(
+            pan.program.turns[i + 1] ? at + pan.program.turns[i + 1]!.time - bounds.least : starts[i]! + bounds.most,
+          )}
           aria-valuenow={Math.round(at)}
           aria-valuetext={amount(at, "s")}
           class="handle cursor-ew-resize"

@@ -50,7 +50,10 @@
       </figure>
     {/each}
     {#if !pan.program.failure}<p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
-        <b class="block text-[19px]">{amount(pan.program.total, "s")}</b>{m.out_of_pan({ mass: amount(sheet.piece.out.mass, "g"), lost: amount(pan.done.lost, "%") })}
+        <b class="block text-[19px]">{amount(pan.program.total, "s")}</b>{m.out_of_pan({
+          mass: amount(sheet.piece.out.mass, "g"),
+          lost: amount(pan.done.lost, "%"),
+        })}
         {m.core_reached({ heat: amount(pan.done.passed, "°C") })}
         {#if pan.stack}<b class="block">{m.stack_takes({ count: pan.stack.height, time: amount(pan.stack.round, "s") })}</b>{/if}
       </p>{/if}

@@ -2,7 +2,8 @@ import { larder } from "../../api/larder.svelte";
 import type { BatchSpec, PanSheet, Stay } from "../../api/types";
 
 /** The stays as they are now, the cook's own or those advised, for the cook to change. The cook's own are newer than any sheet. */
-export const staysOf = (spec: BatchSpec, pan: PanSheet): Stay[] => spec.pan.own ?? pan.program.turns.map(({ time, fat }) => ({ time, fat }));
+export const staysOf = (spec: BatchSpec, pan: PanSheet): Stay[] =>
+  spec.pan.own ?? pan.program.turns.map(({ time, fat }) => ({ time, fat }));
 
 const shortest = () => larder.limit("pan.own[].time").least;
 
