@@ -192,7 +192,7 @@ const spoils: Record<string, (spec: any) => void> = {
     s.pan = { ...s.pan, temperature: 200, on: { kind: "nonStick", thickness: 2, across: 260, flame: "off" } };
   },
   "no colour": (s) => {
-    s.pan = { ...s.pan, temperature: 118, on: { kind: "castIron", thickness: 4, across: 260, flame: "low" } };
+    s.pan = { ...s.pan, temperature: 120, on: { kind: "castIron", thickness: 4, across: 260, flame: "low" } };
   },
   "a block of dough on a red hot pan": (s) => {
     s.balls.mass = 300;
