@@ -1,6 +1,6 @@
 namespace Ystrata.Core.Bread;
 
-/// <summary>The way a batch goes from the bowl to the pan. It is chosen once; no stage asks again.</summary>
+/// <summary>The way a batch goes from the bowl to the pan. It is chosen once; what a stage has to know of it, it asks the route and not the spec.</summary>
 public abstract class Route
 {
     private protected Route(BatchSpec spec) => Spec = spec;

@@ -83,10 +83,10 @@ internal sealed class PanStage
         return late is null ? ([.. stays, .. fried], null) : ([], late);
     }
 
-    /// <summary>The hottest the pan gets under one piece that is worked as advised; nothing where nothing cooks it.</summary>
+    /// <summary>The hottest the pan gets under one piece, with the cook's own stays or as advised; nothing where nothing cooks it.</summary>
     public Celsius? Hottest()
     {
-        var stays = Stays(Advise().Stays);
+        var stays = spec.Own ?? Stays(Advise().Stays);
         var tape = new PanTape(spec.Laid);
         Play(Start(fine), stays, tape);
         return stays.Count == 0 ? null : tape.High;

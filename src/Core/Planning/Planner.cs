@@ -97,7 +97,7 @@ public static class Planner
         ];
     }
 
-    // A change that cannot be worked mends nothing. What changes on the pan or at rest always can, and fat or flour at a step was tried out where it was found.
+    // A change that cannot be worked mends nothing. What changes on the pan or at rest always can; water, and fat or flour at a step, were tried out where they were found.
     private static Note Workable(Note note, CheckedBatch batch)
     {
         if (note.Mends is not { Count: > 0 } mends)
@@ -105,7 +105,7 @@ public static class Planner
             return note;
         }
 
-        List<Mend> workable = [.. mends.Where(m => m is { Pan: not null } or { Rest: not null } or { Code: MendCode.BrushBefore or MendCode.BoardBefore or MendCode.BrushMore } || Check(m.On(batch.Spec), batch.Kitchen).Value is not null)];
+        List<Mend> workable = [.. mends.Where(m => m is { Pan: not null } or { Rest: not null } or { Code: MendCode.BrushBefore or MendCode.BoardBefore or MendCode.BrushMore or MendCode.WaterTo } || Check(m.On(batch.Spec), batch.Kitchen).Value is not null)];
         return workable.Count == mends.Count ? note : note with { Mends = workable.Count > 0 ? workable : null };
     }
 }

@@ -45,7 +45,7 @@ public static class SpecPlaces
         new("fold.steps[].length", 60, 1200, Millimetres.Unit),
         new("fold.steps[].width", 30, 1200, Millimetres.Unit),
         new("fold.steps[].times", 1, 5, ""),
-        new("fold.steps[].mass", 0.1, 200, Grams.Unit),
+        new("fold.steps[].mass", BrushStep.LeastLaid, 200, Grams.Unit),
         new("fold.steps[].flourMass", 0, 200, Grams.Unit),
         new("fold.steps[].rim", 0, 200, Millimetres.Unit),
         new("fold.steps[].grain", 0.1, 20, Millimetres.Unit),

@@ -16,6 +16,16 @@ public class MendTests
     }
 
     [Fact]
+    public void A_brush_over_fat_that_runs_by_itself_is_one_too_many()
+    {
+        var notes = Breads.Plan(Breads.White(Breads.Ghee(60), Breads.Ghee(0.1), Breads.Letter)).Notes.Where(n => n is { Code: NoteCode.FatRunsOut, Stage: Stage.Fold }).ToList();
+
+        Assert.Equal(2, notes.Count);
+        Assert.Equal(MendCode.DropStep, Assert.Single(notes[1].Mends!).Code);
+        Assert.All(notes.SelectMany(n => n.Quantities), q => Assert.True(double.IsFinite(q.Value)));
+    }
+
+    [Fact]
     public void Water_that_is_poured_is_mended_in_the_liquid_that_brings_it()
     {
         var white = Breads.White();

@@ -4,8 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Rim">Left bare all round; nothing when it goes to the very edge.</param>
 public sealed record BrushStep(string Fat, Grams Mass, LaidOn On = LaidOn.Top, Millimetres? Rim = null) : FoldStep
 {
-    // A brush takes no less, g (empirical).
-    private const double LeastBrushed = 0.1;
+    /// <summary>No step lays less of anything, g (empirical).</summary>
+    internal const double LeastLaid = 0.1;
 
     internal override Form Apply(Form piece, int index, Kitchen kitchen)
     {
@@ -42,11 +42,11 @@ public sealed record BrushStep(string Fat, Grams Mass, LaidOn On = LaidOn.Top, M
 
         // What lay there before counts too: where that alone runs, this brush is one too many.
         var inside = Rim is { } rim ? at.Sheet.Area.Value * (1 - 2 * (rim / at.Sheet.Across)) * (1 - 2 * (rim / at.Sheet.Wide)) : at.Sheet.Area.Value;
-        var own = Coat.OfFat(Mass, at.Kitchen[Fat], new(inside)).Film;
-        var most = (Mass * ((SheetStage.HoldsFilm.Value - at.Sheet.Film.Value) / own.Value + 1)).Down();
-        var mend = most.Value >= LeastBrushed
+        var over = Coat.FatFor(new(at.Sheet.Film.Value - SheetStage.HoldsFilm.Value), at.Kitchen[Fat], new(inside));
+        var most = new Grams(Math.Max(Mass.Value - over.Value, 0)).Down();
+        var mend = most.Value >= LeastLaid
             ? new Mend(MendCode.BrushLess, [Quantity.Of(QuantityName.Fat, most), Quantity.Count(QuantityName.Step, at.Index + 1)], Fold: at.With(this with { Mass = most }))
             : new Mend(MendCode.DropStep, [Quantity.Count(QuantityName.Step, at.Index + 1)], Fold: at.Without);
-        return LaminationNotes.RunsOut(Stage.Fold, Mass, new(Math.Max(most.Value, 0)), at.Sheet.Film, Fat) with { Mends = [mend] };
+        return LaminationNotes.RunsOut(Stage.Fold, Mass, most, at.Sheet.Film, Fat) with { Mends = [mend] };
     }
 }
