@@ -66,7 +66,7 @@ internal static class PanBench
         }
 
         static void Line(string name, double usual, double cells, double steps, double cooked) => Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
-            $"{name,-34}{usual,8:0.0} s{100 * (cells / usual - 1),11:+0.0;-0.0} %{100 * (steps / usual - 1),11:+0.0;-0.0} %{cooked,7:0} s"));
+            $"{name,-34}{usual,8:0.0} s{Math.Round(100 * (cells / usual - 1), 1),11:+0.0;-0.0} %{Math.Round(100 * (steps / usual - 1), 1),11:+0.0;-0.0} %{cooked,7:0} s"));
     }
 
     private static PanPiece Piece(BatchSpec spec)

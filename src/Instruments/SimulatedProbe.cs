@@ -12,7 +12,6 @@ public sealed class SimulatedProbe(TimeProvider clock, int seed = 1) : IPanProbe
     private const double LeastStep = 0.1, LongestStep = 600;
     // Where it begins: a pan that was on its flame for a while.
     private const double Begun = 205, BegunSeen = 200;
-    private static readonly Celsius Room = new(22);
 
     private readonly Lock guard = new();
     private readonly Random random = new(seed);
@@ -170,7 +169,7 @@ public sealed class SimulatedProbe(TimeProvider clock, int seed = 1) : IPanProbe
     public static Celsius Seen(Celsius pan)
     {
         static double Fourth(double kelvin) => kelvin * kelvin * kelvin * kelvin;
-        var radiance = PanEmissivity * Fourth(pan.Kelvin) + (1 - PanEmissivity) * Fourth(Room.Kelvin);
-        return new(Math.Pow((radiance - (1 - SetEmissivity) * Fourth(Room.Kelvin)) / SetEmissivity, 0.25) - 273.15);
+        var radiance = PanEmissivity * Fourth(pan.Kelvin) + (1 - PanEmissivity) * Fourth(Air.Kitchen.Kelvin);
+        return new(Math.Pow((radiance - (1 - SetEmissivity) * Fourth(Air.Kitchen.Kelvin)) / SetEmissivity, 0.25) - 273.15);
     }
 }

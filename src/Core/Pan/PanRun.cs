@@ -21,15 +21,16 @@ public sealed class PanRun
     private const double SpoonedUnderPan = 25; // K, that fat against the pan it comes from (empirical)
     private const double StackContact = 3; // W/(m²·K), between pieces as warm as itself (empirical)
     internal const double Losses = 35; // W/(m²·K)
-    private const double Conducts = 0.40, Dried = 0.22, Moist = 0.78, VapourCarries = 0.8; // W/(m·K), shares, share more at 100 °C (models.md F)
+    private const double Dried = 0.22, Moist = 0.78, VapourCarries = 0.8; // shares, share more at 100 °C (models.md F)
     private const double SkinEvaporation = 0.08, RoomVapour = 0.012; // -, kg/m³
     private const double CrustDepth = 0.00025; // m
     private const double GasConstant = 8.314, ColourEnergy = 80_000, GoldSeconds = 45, GoldKelvin = 408.15;
     private const double ColoursFrom = 110, BoilsDry = 125, LastWater = Slab.LastOfWater, DryingTo = 0.02;
+    private const double AtBoil = 1e-6; // K
     private const double LeastMoist = 0.02; // of a cell: two dry ones do not touch
     private const double FrozenShare = 0.8;
 
-    private static readonly double Boils = Cooked.Boils.Value, KitchenAir = Air.Kitchen.Value, PanAir = Air.AtPan.Value;
+    private static readonly double Boils = Cooked.Boils.Value, RisesDry = (BoilsDry - Boils) / (LastWater - DryingTo), KitchenAir = Air.Kitchen.Value, PanAir = Air.AtPan.Value;
 
     private readonly Slab slab;
     private readonly double[] temperature, water, ice, hottest;
@@ -39,7 +40,7 @@ public sealed class PanRun
     private readonly double[] colour = new double[2];
     private readonly int stepsASecond;
     private double pan;
-    private bool turned;
+    private int turns;
 
     /// <param name="pan">The pan as the piece goes on.</param>
     /// <param name="ring">Pan round the bread, as a ratio: pan area for each piece over the area of one.</param>
@@ -73,7 +74,7 @@ public sealed class PanRun
         var n = slab.Cells;
         (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
         (colour, fatted) = ([.. other.colour], [.. other.fatted]);
-        (turned, Time, Spooned, Taken, Evaporated, VapourHeat, AirHeat) = (other.turned, other.Time, other.Spooned, other.Taken, other.Evaporated, other.VapourHeat, other.AirHeat);
+        (turns, Time, Spooned, Taken, Evaporated, VapourHeat, AirHeat) = (other.turns, other.Time, other.Spooned, other.Taken, other.Evaporated, other.VapourHeat, other.AirHeat);
     }
 
     /// <summary>Pan that takes part round a bread of usual size, models.md F.</summary>
@@ -90,7 +91,13 @@ public sealed class PanRun
     private bool Stacked { get; set; }
 
     /// <summary>The face that lies on the pan.</summary>
-    public Face Down => turned ? Face.Second : Face.First;
+    public Face Down => turns % 2 == 0 ? Face.First : Face.Second;
+
+    /// <summary>It has not been turned yet.</summary>
+    internal bool IsFirstStay => turns == 0;
+
+    /// <summary>Writes down every second on the pan; a copy is not written down.</summary>
+    internal PanTape? Tape { get; init; }
 
     /// <summary>The coldest place inside.</summary>
     public Celsius Middle => new(temperature.Min());
@@ -102,7 +109,7 @@ public sealed class PanRun
     public Celsius DoughPassed => Passed(filling: false);
 
     /// <summary>The same of the filling; of the dough where there is none.</summary>
-    public Celsius FillingPassed => slab.Filling.Contains(true) ? Passed(filling: true) : DoughPassed;
+    public Celsius FillingPassed => slab.Stuffed ? Passed(filling: true) : DoughPassed;
 
     /// <summary>A face has charred.</summary>
     public bool Charred => Math.Max(colour[0], colour[1]) > DarkestFace;
@@ -155,7 +162,7 @@ public sealed class PanRun
     }
 
     /// <summary>The other face goes down.</summary>
-    public void Turn() => turned = !turned;
+    public void Turn() => turns++;
 
     /// <summary>Fat goes on a face and stays there.</summary>
     public void Fatten(Face face) => fatted[(int)face] = true;
@@ -185,21 +192,27 @@ public sealed class PanRun
     public void Go(int seconds)
     {
         var dt = 1.0 / stepsASecond / pace;
-        for (var i = 0; i < seconds * stepsASecond; i++)
+        for (var second = 0; second < seconds; second++)
         {
-            Step(dt);
-        }
+            for (var i = 0; i < stepsASecond; i++)
+            {
+                Step(dt);
+            }
 
-        Time = new(Time.Value + seconds);
+            if (!Stacked)
+            {
+                Time = new(Time.Value + 1);
+                Tape?.Take(this);
+            }
+        }
     }
 
     /// <summary>Lies for so long in a stack of pieces as warm as itself, while others have the pan; its own time on the pan stands still.</summary>
     public void Wait(int seconds)
     {
-        var before = Time;
         Stacked = true;
         Go(seconds);
-        (Stacked, Time) = (false, before);
+        Stacked = false;
     }
 
     /// <summary>What the cells hold, J/m² over 0 °C with all water thawed.</summary>
@@ -221,7 +234,7 @@ public sealed class PanRun
 
     private void Step(double dt)
     {
-        var (n, heat, t) = (temperature.Length, slab.Mass, temperature);
+        var (n, heat, t, turned) = (temperature.Length, slab.Mass, temperature, Down == Face.Second);
         Resist();
         var (down, up) = turned ? (n - 1, 0) : (0, n - 1);
         var (crustWet, crustWater) = Crust(down);
@@ -237,27 +250,33 @@ public sealed class PanRun
         // Backward Euler: from below upwards every cell is written in terms of the one over it, then solved from above down.
         var (low, lowAir) = turned ? (ofAir, air) : (ofPan, hearth);
         var (high, highAir) = turned ? (ofPan, hearth) : (ofAir, air);
+        var (below, share, rest) = (low, 0.0, lowAir);
         for (var i = 0; i < n; i++)
         {
+            var (at, wet) = (t[i], water[i]);
             var g = conducts[i] = i == n - 1 ? high : 1 / (over[i] + slab.Film[i] + under[i + 1]);
-            var below = i == 0 ? low : conducts[i - 1];
-            if (water[i] > LastWater && t[i] >= Boils)
+            if (at >= Boils && wet > LastWater)
             {
                 // It boils: whatever comes in takes water out, and its warmth stays where it is.
-                (eliminated[i], solved[i]) = (0, Boils);
-                continue;
+                (share, rest) = (0, Boils);
+            }
+            else
+            {
+                // On the curve of its last water most of what comes in takes water out; under it, or dry, all of it warms the cell.
+                var dries = at >= Boils && wet > DryingTo && at >= Boiling(wet) - AtBoil;
+                var capacity = heat[i] * perStep * (Heat(i) + (dries ? Latent / RisesDry : 0));
+                var perDiagonal = 1 / (capacity + g + below * (1 - share));
+                rest = (capacity * at + below * rest) * perDiagonal;
+                share = g * perDiagonal;
             }
 
-            var capacity = heat[i] * perStep * (Heat(i) + (t[i] >= Boils && water[i] > DryingTo ? Latent * (LastWater - DryingTo) / (BoilsDry - Boils) : 0));
-            var (fromBelow, belowAt) = i == 0 ? (0.0, lowAir) : (eliminated[i - 1], solved[i - 1]);
-            var perDiagonal = 1 / (capacity + g + below * (1 - fromBelow));
-            eliminated[i] = i == n - 1 ? 0 : g * perDiagonal;
-            solved[i] = (capacity * t[i] + below * belowAt + (i == n - 1 ? g * highAir : 0)) * perDiagonal;
+            (eliminated[i], solved[i], below) = (share, rest, g);
         }
 
-        for (var i = n - 2; i >= 0; i--)
+        var next = highAir;
+        for (var i = n - 1; i >= 0; i--)
         {
-            solved[i] += eliminated[i] * solved[i + 1];
+            next = solved[i] += eliminated[i] * next;
         }
 
         // The heat that went through every border, then what it does to each cell.
@@ -277,15 +296,22 @@ public sealed class PanRun
             }
 
             into = on;
-            if (t[i] > 0)
+            if (t[i] > 0 && ice[i] > 0)
             {
-                Change(i);
+                Thaw(i);
             }
+
+            if (t[i] > Boils && water[i] > 0)
+            {
+                Boil(i);
+            }
+
+            hottest[i] = Math.Max(hottest[i], t[i]);
         }
 
         Taken += taken * dt;
         AirHeat += above * dt;
-        DryOut(up, Math.Min(skin / heat[up], water[up] - ice[up]));
+        DryOut(up, Math.Min(skin / heat[up], water[up] - ice[up]), Latent / Heat(up));
         if (Stacked)
         {
             // Others lie on the pan meanwhile.
@@ -301,60 +327,56 @@ public sealed class PanRun
     private void Resist()
     {
         var n = temperature.Length;
+        var (halfMoist, water0, perBoiled) = (slab.HalfMoist, slab.Water0, slab.PerBoiled);
         for (var i = 0; i < n; i++)
         {
-            var at = temperature[i];
+            var (at, half) = (temperature[i], halfMoist[i]);
+            if (perBoiled[i] == 0)
+            {
+                // Nothing in it ever boiled away: it is dry all through.
+                under[i] = over[i] = half / (Dried + Moist * water[i] * slab.PerWater0[i]);
+                continue;
+            }
+
             var hot = at <= 60 ? 0 : at >= 100 ? VapourCarries : VapourCarries / 40 * (at - 60);
-            var dried = Math.Min((slab.Water0[i] - water[i]) * slab.PerBoiled[i], 1);
-            var moist = Math.Max(1 - dried, LeastMoist) * slab.Thick[i] / (2 * Conducts) * (hot == 0 ? 1 : hot == VapourCarries ? 1 / (1 + VapourCarries) : 1 / (1 + hot));
+            var dried = Math.Min((water0[i] - water[i]) * perBoiled[i], 1);
+            var moist = Math.Max(1 - dried, LeastMoist) * half * (hot == 0 ? 1 : hot == VapourCarries ? 1 / (1 + VapourCarries) : 1 / (1 + hot));
             var dry = 0.0;
             if (dried > 0)
             {
                 var m = Math.Min(water[i] * slab.PerWater0[i], slab.LastWater[i]);
-                dry = dried * slab.Thick[i] / (Conducts * (Dried + Moist * m) * (1 + hot * m));
-            }
-
-            if (slab.PerBoiled[i] == 0)
-            {
-                // Nothing in it ever boiled away: it is dry all through.
-                var half = slab.Thick[i] / (2 * Conducts * (Dried + Moist * water[i] * slab.PerWater0[i]));
-                (under[i], over[i]) = (half, half);
-                continue;
+                dry = 2 * dried * half / ((Dried + Moist * m) * (1 + hot * m));
             }
 
             (under[i], over[i]) = i < n / 2 ? (dry + moist, moist) : (moist, dry + moist);
         }
     }
 
-    // Ice thaws before a cell warms past 0 °C; water boils off before it warms past its boiling point, which rises as the last of it goes.
-    private void Change(int i)
+    // Ice thaws before a cell warms past 0 °C.
+    private void Thaw(int i)
     {
-        if (ice[i] > 0 && temperature[i] > 0)
-        {
-            var thawed = Math.Min(ice[i], Heat(i) * temperature[i] / (Melting - (WaterHeat - IceHeat) * temperature[i]));
-            var before = Heat(i) * temperature[i] - Melting * ice[i];
-            ice[i] -= thawed;
-            temperature[i] = (before + Melting * ice[i]) / Heat(i);
-        }
+        var thawed = Math.Min(ice[i], Heat(i) * temperature[i] / (Melting - (WaterHeat - IceHeat) * temperature[i]));
+        var before = Heat(i) * temperature[i] - Melting * ice[i];
+        ice[i] -= thawed;
+        temperature[i] = (before + Melting * ice[i]) / Heat(i);
+    }
 
-        if (temperature[i] > Boils && water[i] > 0)
+    // Water boils off before a cell warms past its boiling point, which rises as the last of it goes.
+    private void Boil(int i)
+    {
+        var over = temperature[i] - Boiling(water[i]);
+        if (over > 0)
         {
-            var over = temperature[i] - Boiling(water[i]);
-            if (over > 0)
-            {
-                var cools = Latent / Heat(i);
-                var rises = water[i] is < LastWater and > DryingTo ? (BoilsDry - Boils) / (LastWater - DryingTo) : 0;
-                DryOut(i, Math.Min(over / (cools + rises), water[i]));
-            }
-        }
-
-        if (temperature[i] > hottest[i])
-        {
-            hottest[i] = temperature[i];
+            var cools = Latent / Heat(i);
+            var rises = water[i] is < LastWater and > DryingTo ? RisesDry : 0;
+            DryOut(i, Math.Min(over / (cools + rises), water[i]), cools);
+            // The last digit of a double takes no cell off the boil.
+            temperature[i] = Math.Max(temperature[i], Boils);
         }
     }
 
-    private void DryOut(int i, double share)
+    /// <param name="cools">K for all of its raw mass boiling away.</param>
+    private void DryOut(int i, double share, double cools)
     {
         if (share <= 0)
         {
@@ -362,7 +384,7 @@ public sealed class PanRun
         }
 
         // What stays is cooled by what leaves, and what leaves takes its own warmth along.
-        temperature[i] -= Latent * share / Heat(i);
+        temperature[i] -= share * cools;
         water[i] -= share;
         var kilograms = share * slab.Mass[i];
         Evaporated += kilograms;
@@ -394,7 +416,7 @@ public sealed class PanRun
         return (wet / depth, sum / depth);
     }
 
-    private static double Boiling(double water) => Boils + (BoilsDry - Boils) * Math.Clamp((LastWater - water) / (LastWater - DryingTo), 0, 1);
+    private static double Boiling(double water) => water >= LastWater ? Boils : Math.Min(Boils + RisesDry * (LastWater - water), BoilsDry);
 
     // J/(kg·K) of a cell, per kg of it raw.
     private double Heat(int i) => slab.DryHeat[i] + WaterHeat * water[i] - (WaterHeat - IceHeat) * ice[i];

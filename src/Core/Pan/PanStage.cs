@@ -48,48 +48,39 @@ internal sealed class PanStage
     public static (PanSheet Sheet, Piece Out, AsAdvised Advised) Work(CheckedBatch batch, PanPiece piece, Piece raw, DoughSheet dough, FoldSheet fold, IReadOnlyList<Stay>? advised = null)
     {
         var stage = new PanStage(batch.Spec.Pan, piece, batch.Kitchen.Learned.PanTime);
-        var advice = batch.Spec.Pan.Own is not null && advised is { Count: > 0 } ? ([.. advised.Select(s => (int)s.Time.Value)], null) : stage.Advise();
+        var own = batch.Spec.Pan.Own is not null;
+        var advice = own && advised is { Count: > 0 } ? new([.. advised.Select(s => (int)s.Time.Value)], null, null) : stage.Advise(taped: !own);
         return stage.Judge(advice, batch, raw, dough, fold);
     }
 
-    /// <summary>Stays that cook the piece on this pan, in whole seconds; or why none do.</summary>
-    public (IReadOnlyList<int> Stays, PanFailure? Why) Advise()
+    /// <summary>Stays that cook the piece on this pan.</summary>
+    /// <param name="taped">The run is written down as well.</param>
+    public Advice Advise(bool taped = false)
     {
         if (piece.Thickness.Value > Thickest.Value)
         {
-            return ([], PanFailure.NeverCooks);
+            return new([], PanFailure.NeverCooks, null);
         }
 
-        if (spec.Roasting != Roasting.DryThenFry)
+        var run = Start(fine, taped);
+        var manner = new Manner(spec.Roasting, spec.FatPerSide.Value > 0, piece.Poured);
+        var stacked = spec.Roasting == Roasting.DryThenFry;
+        var first = stacked ? wanted with { Colour = Math.Min(wanted.Colour, Dark(Colour.Pale)), Dry = true } : wanted;
+        var (stays, why) = Roast.Advise(run, Start(coarse), first, manner);
+        if (stacked && why is null)
         {
-            return Roast.Advise(Start(fine), Start(coarse), wanted, spec.Roasting, piece.Poured);
+            (var fried, why) = Roast.Fry(run, wanted, manner, spec.Stack);
+            stays = [.. stays, .. fried];
         }
 
-        var dry = wanted with { Colour = Math.Min(wanted.Colour, Dark(Colour.Pale)), Dry = true };
-        var (stays, why) = Roast.Advise(Start(fine), Start(coarse), dry, spec.Roasting, piece.Poured);
-        if (why is not null)
-        {
-            return (stays, why);
-        }
-
-        var run = Start(fine);
-        for (var i = 0; i < stays.Count; i++)
-        {
-            Roast.Begin(run, spec.Roasting, i, fatted: false);
-            run.Go(stays[i]);
-        }
-
-        var (fried, late) = Roast.Fry(run, wanted, spec.Stack);
-        return late is null ? ([.. stays, .. fried], null) : ([], late);
+        return why is null ? new(stays, null, run) : new([], why, null);
     }
 
     /// <summary>The hottest the pan gets under one piece, with the cook's own stays or as advised; nothing where nothing cooks it.</summary>
     public Celsius? Hottest()
     {
-        var stays = spec.Own ?? Stays(Advise().Stays);
-        var tape = new PanTape(spec.Laid);
-        Play(Start(fine), stays, tape);
-        return stays.Count == 0 ? null : tape.High;
+        var run = spec.Own is { } own ? Play(Start(fine, taped: true), own) : Advise(taped: true).Run;
+        return run?.Tape!.High;
     }
 
     /// <summary>The least change of the pan, in steps of ten degrees, on which a program cooks the piece; nothing where none does.</summary>
@@ -115,17 +106,17 @@ internal sealed class PanStage
 
     private static int RoomFor(Cookware on, SquareCentimetres area) => Math.Max((int)(SquareCentimetres.OfRound(on.Across).Value * Covers / area.Value), 1);
 
-    private PanRun Start(Slab slab, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2);
+    private PanRun Start(Slab slab, bool taped = false) => new(slab, spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2) { Tape = taped ? new(spec.Laid, wanted, piece.Poured) : null };
 
-    private (PanSheet Sheet, Piece Out, AsAdvised Advised) Judge((IReadOnlyList<int> Stays, PanFailure? Why) advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
+    private (PanSheet Sheet, Piece Out, AsAdvised Advised) Judge(Advice advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
     {
         var kitchen = batch.Kitchen;
         var fats = PanFat.Of(spec, kitchen);
         var advised = Stays(advice.Stays);
         var stays = spec.Own ?? advised;
-        var tape = new PanTape(spec.Laid);
-        var run = Start(fine);
-        var turns = Play(run, stays, tape);
+        var run = spec.Own is null && advice.Run is { } found ? found : Play(Start(fine, taped: true), stays);
+        var tape = run.Tape!;
+        var turns = tape.Turns(stays);
 
         var steam = raw.Water * run.Steamed;
         IReadOnlyList<Grams> faces = spec.Own is null
@@ -164,17 +155,7 @@ internal sealed class PanStage
             FinishHold.Held(spec, run)), cooked, new(() => Played(advised), raw));
     }
 
-    private PanRun? Played(List<Stay> stays)
-    {
-        if (stays.Count == 0)
-        {
-            return null;
-        }
-
-        var run = Start(fine);
-        Play(run, stays, null);
-        return run;
-    }
+    private PanRun? Played(List<Stay> stays) => stays.Count == 0 ? null : Play(Start(fine), stays);
 
     private static Grams FatOn(IReadOnlyList<Turn> turns, Face face) => new(turns.Where(t => t.Face == face).Sum(t => t.Fat.Value));
 
@@ -184,9 +165,8 @@ internal sealed class PanStage
         return new(spec.Stack, each, each * spec.Stack);
     }
 
-    private List<Turn> Play(PanRun run, IReadOnlyList<Stay> stays, PanTape? tape)
+    private PanRun Play(PanRun run, IReadOnlyList<Stay> stays)
     {
-        var turns = new List<Turn>(stays.Count);
         for (var i = 0; i < stays.Count; i++)
         {
             if (spec.Roasting == Roasting.DryThenFry)
@@ -195,25 +175,10 @@ internal sealed class PanStage
             }
 
             Roast.Begin(run, spec.Roasting, i, stays[i].Fat.Value > 0);
-            var laid = run.Pan;
-            var seconds = (int)Math.Round(stays[i].Time.Value);
-            if (tape is null)
-            {
-                run.Go(seconds);
-            }
-            else
-            {
-                for (var s = 0; s < seconds; s++)
-                {
-                    run.Go(1);
-                    tape.Take(run, first: i == 0 && Roast.Cue(run, piece.Poured), wanted);
-                }
-            }
-
-            turns.Add(new(run.Down, stays[i].Time, stays[i].Fat, laid, run.ColourOf(run.Down), run.Middle));
+            run.Go((int)Math.Round(stays[i].Time.Value));
         }
 
-        return turns;
+        return run;
     }
 
     // Pieces of a row that are reported, and how long the pan stands empty between two.
@@ -267,7 +232,7 @@ internal sealed class PanStage
             }
 
             var run = new PanRun(coarse, pan, on, ring, pace, stepsASecond: 1);
-            Play(run, stays, null);
+            Play(run, stays);
             row[i] = new(i + 1, pan, run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Cooked(run));
             after = i == 0 ? run.Pan : after;
             pan = EmptyPan.After(on, run.Pan, new(Between / pace));
@@ -323,41 +288,7 @@ public static class EmptyPan
     }
 }
 
-/// <summary>What is written down while a piece cooks.</summary>
-/// <param name="laid">The pan as the piece goes on.</param>
-internal sealed class PanTape(Celsius laid)
-{
-    private const int MostSamples = 120;
-
-    private readonly List<(double Time, double Pan, double Middle, double First, double Second)> samples = [];
-
-    public Seconds? Blisters { get; private set; }
-
-    public Seconds? CookedAt { get; private set; }
-
-    public Celsius Low { get; private set; } = laid;
-
-    public Celsius High { get; private set; } = laid;
-
-    /// <param name="first">The blister cue has come, in the first stay.</param>
-    public void Take(PanRun run, bool first, Wanted wanted)
-    {
-        Blisters ??= first ? run.Time : null;
-        CookedAt ??= wanted.Cooked(run) ? run.Time : null;
-        Low = new(Math.Min(Low.Value, run.Pan.Value));
-        High = new(Math.Max(High.Value, run.Pan.Value));
-        samples.Add((run.Time.Value, run.Pan.Value, run.Middle.Value, run.ColourOf(Face.First), run.ColourOf(Face.Second)));
-    }
-
-    public PanTrace Drawn()
-    {
-        var every = samples.Count / MostSamples + 1;
-        var drawn = samples.Where((_, i) => i % every == every - 1 || i == samples.Count - 1).ToList();
-        return new(
-            [.. drawn.Select(s => new Seconds(s.Time))],
-            [.. drawn.Select(s => new Celsius(Math.Round(s.Pan, 1)))],
-            [.. drawn.Select(s => new Celsius(Math.Round(s.Middle, 1)))],
-            [.. drawn.Select(s => Math.Round(s.First, 3))],
-            [.. drawn.Select(s => Math.Round(s.Second, 3))]);
-    }
-}
+/// <summary>Stays that are advised, in whole seconds.</summary>
+/// <param name="Stays">None when nothing cooks the piece, and <paramref name="Why"/> says why.</param>
+/// <param name="Run">The piece as they leave it; nothing where they were known beforehand.</param>
+internal sealed record Advice(IReadOnlyList<int> Stays, PanFailure? Why, PanRun? Run);

@@ -23,6 +23,11 @@ internal readonly record struct Wanted(Celsius Dough, Celsius Filling, double Co
     public bool Cooked(PanRun run) => run.DoughPassed.Value >= Dough.Value && run.FillingPassed.Value >= Filling.Value;
 }
 
+/// <summary>How it is roasted.</summary>
+/// <param name="Fat">There is fat for the stays that want it.</param>
+/// <param name="Batter">It is turned once its top has set.</param>
+internal readonly record struct Manner(Roasting Roasting, bool Fat, bool Batter = false);
+
 /// <summary>Finds the turns: the first at the blister cue, then the shortest program that reaches both (models.md F).</summary>
 /// <remarks>
 /// Once it is said how many stays are left, each face takes its even part of the colour it still wants in each of its stays, so that
@@ -51,24 +56,24 @@ internal static class Roast
     public static bool Cue(PanRun run, bool batter) => batter ? run.At(SetDepth).Value >= SetAt : run.At(CueDepth).Value >= CueAt;
 
     /// <summary>Stays that cook the piece, in whole seconds; or why none do.</summary>
-    /// <param name="start">The piece as it is laid; it stays as it is.</param>
+    /// <param name="run">The piece as it is laid; the stays that are found leave it as it comes off.</param>
     /// <param name="coarse">The same with coarse cells and steps, for what is only tried out.</param>
-    /// <param name="batter">It is turned once its top has set.</param>
-    public static (IReadOnlyList<int> Stays, PanFailure? Why) Advise(PanRun start, PanRun coarse, Wanted wanted, Roasting roasting, bool batter)
+    public static (IReadOnlyList<int> Stays, PanFailure? Why) Advise(PanRun run, PanRun coarse, Wanted wanted, Manner manner)
     {
+        var roasting = manner.Roasting;
         if (roasting == Roasting.ManyTurns)
         {
-            return Turning(start, wanted, batter);
+            return Turning(run, wanted, manner);
         }
 
         // Tried out on a coarse copy, then timed on the true one.
         var (best, shortest, why) = (0, int.MaxValue, (PanFailure?)null);
         var first = coarse.Copy();
-        FirstStay(first, wanted, roasting, batter);
+        FirstStay(first, wanted, manner);
         var least = roasting is Roasting.FatEachSide ? 2 : 1;
         for (var left = least; left <= (roasting == Roasting.DryThenFry ? 1 : MostStays); left++)
         {
-            var (stays, failure) = Rest(first.Copy(), wanted, roasting, left);
+            var (stays, failure) = Rest(first.Copy(), wanted, manner, left);
             why ??= failure;
             var cost = stays.Sum() + TurnCosts * stays.Count;
             if (failure is null && cost < shortest)
@@ -87,9 +92,8 @@ internal static class Roast
             return ([], why ?? PanFailure.NeverCooks);
         }
 
-        var run = start.Copy();
-        var one = FirstStay(run, wanted, roasting, batter);
-        var (rest, late) = Rest(run, wanted, roasting, best);
+        var one = FirstStay(run, wanted, manner);
+        var (rest, late) = Rest(run, wanted, manner, best);
         return late is null ? ([one, .. rest], null) : ([], late);
     }
 
@@ -118,17 +122,17 @@ internal static class Roast
         }
     }
 
-    private static void Begin(PanRun run, Roasting roasting, int stay) => Begin(run, roasting, stay, IsFatted(roasting, stay));
+    private static void Begin(PanRun run, Manner manner, int stay) => Begin(run, manner.Roasting, stay, manner.Fat && IsFatted(manner.Roasting, stay));
 
     /// <summary>The two stays in the stack once all rounds are dry: each piece fries one face, waits on the others, fries the other.</summary>
     /// <param name="run">A piece that has been roasted dry.</param>
-    public static (IReadOnlyList<int> Stays, PanFailure? Why) Fry(PanRun run, Wanted wanted, int stack)
+    public static (IReadOnlyList<int> Stays, PanFailure? Why) Fry(PanRun run, Wanted wanted, Manner manner, int stack)
     {
         var stays = new List<int>();
         for (var stay = 2; stay <= 3; stay++)
         {
             run.Wait(StackWait(stay, stays, stack));
-            Begin(run, Roasting.DryThenFry, stay);
+            Begin(run, manner, stay);
             var seconds = 0;
             while (seconds < LeastStay || run.ColourOf(run.Down) < wanted.Colour - Close)
             {
@@ -155,27 +159,27 @@ internal static class Roast
         _ => 0,
     };
 
-    private static int FirstStay(PanRun run, Wanted wanted, Roasting roasting, bool batter)
+    private static int FirstStay(PanRun run, Wanted wanted, Manner manner)
     {
-        Begin(run, roasting, 0);
+        Begin(run, manner, 0);
         var seconds = 0;
         do
         {
             run.Go(1);
             seconds++;
         }
-        while (seconds < LongestStay && !Cue(run, batter) && run.ColourOf(Face.First) < FirstShare * wanted.Colour);
+        while (seconds < LongestStay && !Cue(run, manner.Batter) && run.ColourOf(Face.First) < FirstShare * wanted.Colour);
         return seconds;
     }
 
     // Every face takes an even part of what it still wants in each of its stays; the last ones see to it that it is cooked.
-    private static (IReadOnlyList<int> Stays, PanFailure? Why) Rest(PanRun run, Wanted wanted, Roasting roasting, int left)
+    private static (IReadOnlyList<int> Stays, PanFailure? Why) Rest(PanRun run, Wanted wanted, Manner manner, int left)
     {
         var stays = new List<int>();
         var total = (int)run.Time.Value;
         for (var stay = 1; stay <= left; stay++)
         {
-            Begin(run, roasting, stay);
+            Begin(run, manner, stay);
             var face = run.Down;
             var more = (left - stay) / 2 + 1;
             var goal = run.ColourOf(face) + Math.Max(wanted.Colour - run.ColourOf(face), 0) / more;
@@ -200,10 +204,9 @@ internal static class Roast
     }
 
     // Turned every quarter of a minute until both faces and the middle are there.
-    private static (IReadOnlyList<int> Stays, PanFailure? Why) Turning(PanRun start, Wanted wanted, bool batter)
+    private static (IReadOnlyList<int> Stays, PanFailure? Why) Turning(PanRun run, Wanted wanted, Manner manner)
     {
-        var run = start.Copy();
-        var stays = new List<int> { FirstStay(run, wanted, Roasting.ManyTurns, batter) };
+        var stays = new List<int> { FirstStay(run, wanted, manner) };
         bool Done() => wanted.Cooked(run) && run.ColourOf(run.Down) >= wanted.Colour - Close;
         while (!(Done() && stays.Count > 2 && run.ColourOf(run.Down == Face.First ? Face.Second : Face.First) >= wanted.Colour - Close))
         {
@@ -212,7 +215,7 @@ internal static class Roast
                 return ([], run.Charred ? PanFailure.Chars : wanted.Cooked(run) ? PanFailure.NeverColours : PanFailure.NeverCooks);
             }
 
-            Begin(run, Roasting.ManyTurns, stays.Count);
+            Begin(run, manner, stays.Count);
             var seconds = 0;
             do
             {

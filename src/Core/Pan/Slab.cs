@@ -16,21 +16,26 @@ public sealed class Slab
     /// <summary>Water from which on a cell boils over 100 °C, kg per kg raw (models.md F).</summary>
     internal const double LastOfWater = 0.10;
 
+    internal const double Conducts = 0.40; // W/(m·K), moist (models.md F)
     private const double FatConducts = 0.17; // W/(m·K), vegetable fat
     private const double DrySolids = 1600; // J/(kg·K), models.md F
 
-    // Per cell: thickness m, density kg/m³, water kg per kg raw and its inverse, kg/m², heat of the solids J/(kg·K); over it: resistance of the films m²K/W.
-    internal readonly double[] Thick, Dense, Water0, Film, Mass, PerWater0, DryHeat, LastWater, PerBoiled;
+    // Per cell: thickness m, density kg/m³, water kg per kg raw and its inverse, kg/m², heat of the solids J/(kg·K),
+    // moist resistance of half of it m²K/W; over it: resistance of the films m²K/W.
+    internal readonly double[] Thick, Dense, Water0, Film, Mass, PerWater0, DryHeat, LastWater, PerBoiled, HalfMoist;
     internal readonly bool[] Filling;
 
     private Slab(int cells, bool frozen)
     {
         (Thick, Dense, Water0, Film, Mass, PerWater0, DryHeat) = (new double[cells], new double[cells], new double[cells], new double[cells], new double[cells], new double[cells], new double[cells]);
-        (LastWater, PerBoiled) = (new double[cells], new double[cells]);
+        (LastWater, PerBoiled, HalfMoist) = (new double[cells], new double[cells], new double[cells]);
         (Filling, Frozen) = (new bool[cells], frozen);
     }
 
     public bool Frozen { get; }
+
+    /// <summary>There is a filling in it.</summary>
+    internal bool Stuffed { get; private init; }
 
     public int Cells => Thick.Length;
 
@@ -53,7 +58,7 @@ public sealed class Slab
 
         var most = cell ?? Cell;
         int CellsOf(SlabLayer layer) => Math.Max((int)Math.Ceiling(layer.Thickness / most - 1e-9), 2);
-        var slab = new Slab(layers.Sum(CellsOf), frozen);
+        var slab = new Slab(layers.Sum(CellsOf), frozen) { Stuffed = layers.Any(l => l.IsFilling) };
         var at = 0;
         foreach (var layer in layers)
         {
@@ -68,6 +73,7 @@ public sealed class Slab
                 slab.PerWater0[i] = slab.Water0[i] > 0 ? 1 / slab.Water0[i] : 0;
                 slab.LastWater[i] = slab.Water0[i] > LastOfWater ? LastOfWater / slab.Water0[i] : 1;
                 slab.PerBoiled[i] = slab.Water0[i] > LastOfWater ? 1 / (slab.Water0[i] - LastOfWater) : 0;
+                slab.HalfMoist[i] = slab.Thick[i] / (2 * Conducts);
                 slab.DryHeat[i] = DrySolids * (1 - slab.Water0[i]);
             }
 

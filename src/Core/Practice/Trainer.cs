@@ -93,8 +93,7 @@ public static class Trainer
         }
 
         var wanted = new Wanted(Cooked.DoughSets, Cooked.DoughSets, PanStage.Dark(task.Wanted));
-        var roasting = task.Fat ? Roasting.FatEachSide : Roasting.DryOnly;
-        var (stays, _) = Roast.Advise(Start(task), Start(task), wanted, roasting, batter: false);
+        var (stays, _) = Roast.Advise(Start(task), Start(task), wanted, new(task.Fat ? Roasting.FatEachSide : Roasting.DryOnly, task.Fat));
         return new(
             Score(task, run), run.ColourOf(Face.First), run.ColourOf(Face.Second), PanStage.Dark(task.Wanted), wanted.Cooked(run), run.DoughPassed, Cooked.DoughSets, run.Lost, Start(task).Pan, elseWise,
             [.. stays.Select(s => new Seconds(s))]);

@@ -42,6 +42,23 @@ public class PanRunTests
         return run;
     }
 
+    /// <summary>No cell swings between drying and not, so that a hair's difference stays one.</summary>
+    [Theory]
+    [InlineData(1.2, 42, 200, 180)]
+    [InlineData(1.5, 30, 230, 120)]
+    [InlineData(2, 38, 185, 300)]
+    [InlineData(2.7, 42, 210, 240)]
+    [InlineData(4, 64, 250, 300)]
+    public void A_pan_a_hair_hotter_makes_a_hair_s_difference(double mm, double water, double pan, int stay)
+    {
+        var runs = new[] { pan, pan + 1e-9 }.Select(at => Turned(On(Round(mm, water), at), stay, stay, stay)).ToList();
+
+        Assert.True(runs[0].Lost.Value > 5);
+        Assert.Equal(runs[0].Middle.Value, runs[1].Middle.Value, 1e-6);
+        Assert.Equal(runs[0].ColourOf(Face.First), runs[1].ColourOf(Face.First), 1e-6);
+        Assert.Equal(runs[0].ColourOf(Face.Second), runs[1].ColourOf(Face.Second), 1e-6);
+    }
+
     public static TheoryData<string> Pieces => ["round", "leaves", "parcel", "frozen", "batter"];
 
     private static Slab Named(string piece) => piece switch

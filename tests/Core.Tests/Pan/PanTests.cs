@@ -22,16 +22,20 @@ public class PanTests
     }
 
     [Theory]
-    [InlineData(Roasting.FatEachSide)]
-    [InlineData(Roasting.DryThenFry)]
-    [InlineData(Roasting.DryOnly)]
-    [InlineData(Roasting.ManyTurns)]
-    [InlineData(Roasting.ShallowFry)]
-    public void Every_school_cooks_a_round_through_and_gives_both_faces_the_colour_wanted(Roasting school)
+    [InlineData(Roasting.FatEachSide, 2.5)]
+    [InlineData(Roasting.DryThenFry, 2.5)]
+    [InlineData(Roasting.DryOnly, 2.5)]
+    [InlineData(Roasting.ManyTurns, 2.5)]
+    [InlineData(Roasting.ShallowFry, 2.5)]
+    // Without fat the stays are those of dry faces.
+    [InlineData(Roasting.FatEachSide, 0)]
+    [InlineData(Roasting.DryThenFry, 0)]
+    [InlineData(Roasting.ManyTurns, 0)]
+    public void Every_school_cooks_a_round_through_and_gives_both_faces_the_colour_wanted(Roasting school, double fat)
     {
         foreach (var (colour, dark) in new[] { (Colour.Pale, 0.3), (Colour.Gold, 1), (Colour.Brown, 1.8) })
         {
-            var pan = Pan(p => p with { Roasting = school, Colour = colour }).Pan;
+            var pan = Pan(p => p with { Roasting = school, Colour = colour, FatPerSide = new(fat) }).Pan;
 
             Assert.Null(pan.Program.Failure);
             Assert.InRange(pan.Done.CookedAt!.Value.Value, 1, pan.Program.Total.Value);
