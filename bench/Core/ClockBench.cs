@@ -88,14 +88,14 @@ internal static class ClockBench
     {
         int Of(int least, int most) => Grid * random.Next(least / Grid, most / Grid + 1);
         var n = random.Next(2, 15);
-        var clock = new ClockSpec(random.Next(1, 4), random.Next(1, 4), 1, 24, 60, 60, By: ClockBy.Soonest);
+        var clock = new ClockSpec(random.Next(1, 4), random.Next(1, 4), 24, 60, 60, By: ClockBy.Soonest);
         var stays = Enumerable.Range(0, random.Next(2, 5)).Select(_ => Of(15, 60)).ToList();
         List<Prep> preps = [new(ClockWork.Mix, 1, Of(120, 300), []), new(ClockWork.Divide, 1, n * Grid, [(0, Of(300, 1200))])];
         List<Chore> fold = [.. Enumerable.Range(0, random.Next(1, 3)).Select(_ => new Chore(Of(15, 70), Of(60, 900)))];
         var rest = new RestBounds(default, default, default, default);
         return (new(
             preps, [.. Enumerable.Repeat(1, n)], Of(0, 600), [], 1, fold, Of(15, 40), 0, false,
-            new(stays, [.. stays.Select(_ => Grid), Grid]), null, 1, new(0, int.MaxValue),
+            new(stays, [.. stays.Select(_ => Grid), Grid]), null, 1, 1, new(0, int.MaxValue),
             new(1_000_000, 1_000_000, 1_000_000, 1_000_000), new(new(210), Cookware.Usual), new(rest, rest, rest)), clock);
     }
 

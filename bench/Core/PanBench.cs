@@ -39,7 +39,7 @@ internal static class PanBench
 
             var row = new PanStage(spec.Pan with { On = Cookware.Usual with { Flame = Flame.Low } }, Piece(spec), 1);
             var stays = row.Stays(row.Advise().Stays);
-            say($"pan: twenty in a row, {name}", measure(() => row.RowOn(Cookware.Usual with { Flame = Flame.Low }, stays), 200), 60);
+            say($"pan: twenty in a row, {name}", measure(() => row.RowOn(stays), 200), 60);
         }
     }
 
@@ -73,8 +73,8 @@ internal static class PanBench
     {
         var sheet = Planner.Plan(spec, Kitchen.Shipped).Value!;
         return sheet.Filling is { } f
-            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false)
-            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false);
+            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false, sheet.Roll.Across)
+            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false, sheet.Roll.Across);
     }
 
     // To a tenth of a second: between the last whole second before the cue and the first after.

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 
 namespace Ystrata.Store.Tests;
@@ -43,6 +44,29 @@ public sealed class MigrationTests : IDisposable
             Assert.Empty(Planner.Check(spec, Kitchen.Shipped).Refusals);
         });
         Assert.Empty(new Breads(kitchen).Find(bread)!.Tags);
+    }
+
+    [Fact]
+    public void Places_of_the_clock_from_before_are_pieces_on_the_pan()
+    {
+        string Old(int places, int together) => JsonSerializer.Serialize(BatchSpec.Plain with { Clock = ClockSpec.Usual, Pan = BatchSpec.Plain.Pan with { Together = together } }, SpecJson.Options)
+            .Replace("\"pans\":1", $"\"pans\":1,\"places\":{places}", StringComparison.Ordinal);
+        var (more, fewer, running) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
+        foreach (var (id, spec) in new[] { (more, Old(4, 1)), (fewer, Old(2, 3)) })
+        {
+            Write($"insert into bread (id, name, about, spec, changed_at) values ('{id}', 'B{id}', '', '{spec}', '2026-11-01T09:00:00.000Z')", version: 9);
+        }
+
+        object Named(string name, string spec) => new { name, spec = JsonNode.Parse(spec) };
+        var clock = JsonSerializer.Serialize(ClockSpec.Usual, SpecJson.Options).Replace("\"pans\":1", "\"pans\":1,\"places\":4", StringComparison.Ordinal);
+        var body = JsonSerializer.Serialize(new { batchId = more, service = new { breads = new[] { Named("One", Old(4, 1)), Named("Two", Old(4, 6)) }, clock = JsonNode.Parse(clock), table = 3600 } });
+        Write($"insert into service (id, name, body, opened_at, closed_at) values ('{running}', 'Leek', '{body}', '2026-11-01T09:00:00.000Z', null)", version: 9);
+
+        var kitchen = temp.Open();
+
+        Assert.Equal(4, new Breads(kitchen).Find(more)!.Spec.Pan.Together);
+        Assert.Equal(3, new Breads(kitchen).Find(fewer)!.Spec.Pan.Together);
+        Assert.Equal([4, 6], new Services(kitchen).Find(running)!.Service.Breads.Select(b => b.Spec.Pan.Together));
     }
 
     [Fact]

@@ -188,6 +188,18 @@ const spoils: Record<string, (spec: any) => void> = {
   "a pan that climbs": (s) => {
     s.pan = { ...s.pan, temperature: 160, on: { kind: "aluminium", thickness: 3, across: 260, flame: "high" } };
   },
+  "frozen into deep fat on a red hot coated pan": (s) => {
+    s.pan = {
+      ...s.pan,
+      temperature: 275,
+      frozen: true,
+      roasting: "shallowFry",
+      on: { kind: "nonStick", thickness: 2, across: 260, flame: "high" },
+    };
+  },
+  "wider than its pan": (s) => {
+    s.pan = { ...s.pan, on: { kind: "castIron", thickness: 4, across: 120, flame: "high" } };
+  },
   "no flame at all": (s) => {
     s.pan = { ...s.pan, temperature: 200, on: { kind: "nonStick", thickness: 2, across: 260, flame: "off" } };
   },

@@ -28,7 +28,6 @@ const dials: [field: string, range: string][] = [
   ["pan.holdFor", "From 0 min to 240 min."],
   ["clock.people", "From 1 to 12."],
   ["clock.pans", "From 1 to 12."],
-  ["clock.places", "From 1 to 12."],
   ["clock.rollAhead", "From 1 to 24."],
   ["clock.openBalls", "From 1 to 60."],
   ["clock.bench", "From 1 to 500."],

@@ -80,6 +80,7 @@ internal sealed record JobRests(RestBounds First, RestBounds Balls, RestBounds F
 /// <param name="Together">All pieces are waited for before the next step: what is made ahead is finished in one go.</param>
 /// <param name="Fry">The second visit of a stack; nothing when each piece has one visit only.</param>
 /// <param name="Stack">Pieces of a stack.</param>
+/// <param name="OnPan">Pieces, or stacks, that a pan takes at once; its stays are those of so many.</param>
 internal sealed record ClockJob(
     IReadOnlyList<Prep> Preps,
     IReadOnlyList<int> BallFrom,
@@ -93,6 +94,7 @@ internal sealed record ClockJob(
     Visit Pan,
     Visit? Fry,
     int Stack,
+    int OnPan,
     Wiping Wiping,
     ClockLimits Limits,
     PanHeat Heat,
@@ -105,12 +107,13 @@ internal sealed record ClockJob(
     /// <summary>All hand work there is.</summary>
     public int Hands => Preps.Sum(p => p.Seconds) + Balls * Fold.Sum(f => f.Seconds) + Pieces * (Roll + Pan.Hands) + Stacks.Sum(k => FryOf(k).Hands);
 
-    /// <summary>All pan work there is.</summary>
-    public int OnPans => Pieces * Pan.Length + Stacks.Sum(k => FryOf(k).Length);
+    /// <summary>All pan work there is, in seconds of a whole pan.</summary>
+    public double OnPans => (double)(Pieces * Pan.Length + Stacks.Sum(k => FryOf(k).Length)) / OnPan;
 
     public int HandsEach => Fold.Sum(f => f.Seconds) / Each + Roll + Pan.Hands + (Fry is null ? 0 : FryOf(Stack).Hands / Stack);
 
-    public int PanEach => Pan.Length + (Fry is null ? 0 : FryOf(Stack).Length / Stack);
+    /// <summary>Seconds of a whole pan that one piece takes.</summary>
+    public double PanEach => (double)(Pan.Length + (Fry is null ? 0 : FryOf(Stack).Length / Stack)) / OnPan;
 
     /// <summary>Stacks of dry rounds, by their height.</summary>
     public IEnumerable<int> Stacks => Fry is null ? [] : Enumerable.Range(0, (Pieces + Stack - 1) / Stack).Select(i => Math.Min(Stack, Pieces - i * Stack));

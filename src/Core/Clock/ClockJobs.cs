@@ -48,6 +48,7 @@ internal static class ClockJobs
             pan,
             fry,
             Math.Max(spec.Pan.Stack, 1),
+            sheet.Pan.Together,
             new(Whole(hands[HandWork.Wipe]), sheet.Pan.Film.WipeEvery),
             new(
                 stands,

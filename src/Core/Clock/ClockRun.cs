@@ -18,7 +18,8 @@ internal sealed class ClockRun
     private int t;
 
     // What the timetable is judged by.
-    private int rolledWait, over, busy, ends;
+    private int rolledWait, over, ends;
+    private double busy; // seconds of whole pans
     private int? firstLaid, firstLifted;
 
     private ClockRun(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor from, Policy policy, int[][] tails)
@@ -103,7 +104,7 @@ internal sealed class ClockRun
 
         return new(
             policy,
-            new(ends, over, ends - (firstLifted ?? ends), firstLaid is { } first ? Math.Max((ends - first) * pans.Usable - busy, 0) : 0),
+            new(ends, over, ends - (firstLifted ?? ends), firstLaid is { } first ? Math.Max((int)Math.Round((ends - first) * pans.Usable - busy), 0) : 0),
             handSlots,
             pans.Slots,
             [.. breads.Select(b => b.Floor)],
@@ -292,7 +293,7 @@ internal sealed class ClockRun
     {
         foreach (var place in pans.Places)
         {
-            if (place.On is null && !pans.IsGone(place) && place.FreeAt <= t && !crew.IsNobody && NextOnPan(place.Pan) is var (bread, pieces, visit, fry) && pans.HeatReady(place, bread.Number, t) <= t)
+            if (place.On is null && !pans.IsGone(place) && place.FreeAt <= t && !crew.IsNobody && NextOnPan(place.Pan) is var (bread, pieces, visit, fry) && pans.HasRoom(place, bread.Number) && pans.HeatReady(place, bread.Number, t) <= t)
             {
                 Lay(place, bread, pieces, visit, fry);
             }
@@ -337,7 +338,7 @@ internal sealed class ClockRun
     {
         crew.Owe(pans.Reserve(place, on, wiped));
         var end = on.Moments[^1];
-        busy += end.At + end.For - Math.Max(on.Laid, firstLaid ?? on.Laid);
+        busy += (double)(end.At + end.For - Math.Max(on.Laid, firstLaid ?? on.Laid)) / breads[on.Bread].Job.OnPan;
     }
 
     // The breads in their order; of each its pieces in theirs, and its stacks once every piece is dry.
@@ -416,7 +417,7 @@ internal sealed class ClockRun
             {
                 then = Sooner(then, place.FreeAt);
             }
-            else if (NextOnPan(place.Pan) is var (bread, _, visit, _))
+            else if (NextOnPan(place.Pan) is var (bread, _, visit, _) && pans.HasRoom(place, bread.Number))
             {
                 var heat = pans.HeatReady(place, bread.Number, t);
                 then = Sooner(then, heat <= t ? Math.Max(crew.EarliestFor(t, [.. visit.Moments()]), t + 1) : heat);

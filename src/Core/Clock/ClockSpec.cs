@@ -31,7 +31,6 @@ public sealed record Beside(Guid Bread, int Pieces);
 
 /// <summary>Who and what there is for one service.</summary>
 /// <param name="People">Pairs of hands, all of the same skill.</param>
-/// <param name="Places">Pieces each pan has room for at once.</param>
 /// <param name="RollAhead">Rolled pieces that may wait for a pan.</param>
 /// <param name="OpenBalls">Balls that lie open while they are sheeted and folded; the others stay covered.</param>
 /// <param name="Bench">Folded pieces the bench has room for.</param>
@@ -39,7 +38,6 @@ public sealed record Beside(Guid Bread, int Pieces);
 public sealed record ClockSpec(
     int People = 1,
     int Pans = 1,
-    int Places = 1,
     int RollAhead = 2,
     int OpenBalls = 4,
     int Bench = 48,
@@ -60,7 +58,6 @@ internal static class ClockCheck
     [
         new("clock.people", 1, ClockSpec.MostPeople, ""),
         new("clock.pans", 1, ClockSpec.MostPans, ""),
-        new("clock.places", 1, 12, ""),
         new("clock.rollAhead", 1, 24, ""),
         new("clock.openBalls", 1, 60, ""),
         new("clock.bench", 1, DoughSolver.MostPieces, ""),
@@ -71,7 +68,6 @@ internal static class ClockCheck
     {
         SpecPlaces.InRange("clock.people", clock.People, refusals);
         SpecPlaces.InRange("clock.pans", clock.Pans, refusals);
-        SpecPlaces.InRange("clock.places", clock.Places, refusals);
         SpecPlaces.InRange("clock.rollAhead", clock.RollAhead, refusals);
         SpecPlaces.InRange("clock.openBalls", clock.OpenBalls, refusals);
         SpecPlaces.InRange("clock.bench", clock.Bench, refusals);

@@ -77,7 +77,7 @@ public static class ClockStage
         static int Shared(double work, int among) => (int)Math.Ceiling(work / among);
         return (
             Shared(jobs.Sum(j => j.Hands), clock.People),
-            Shared(jobs.Sum(j => j.OnPans), clock.Pans * clock.Places),
+            Shared(jobs.Sum(j => j.OnPans), clock.Pans),
             jobs.Max(Chain));
     }
 
@@ -116,9 +116,8 @@ public static class ClockStage
         var (hands, pans, chain) = Bounds(jobs, clock);
         var bound = Math.Max(Math.Max(hands, pans), chain);
         var pieces = jobs.Sum(j => j.Pieces);
-        var places = clock.Pans * clock.Places;
         var handsEach = jobs.Sum(j => (double)j.HandsEach * j.Pieces) / pieces / clock.People;
-        var panEach = jobs.Sum(j => (double)j.PanEach * j.Pieces) / pieces / places;
+        var panEach = jobs.Sum(j => j.PanEach * j.Pieces) / pieces / clock.Pans;
         // With a few pieces the rests are all there is to wait for (empirical bound); else what is short at every piece holds it up.
         const int mostlyRests = 4;
         var bottleneck = chain > mostlyRests * Math.Max(hands, pans) ? Bottleneck.Rests : handsEach > panEach ? Bottleneck.Hands : Bottleneck.Pans;
@@ -133,7 +132,7 @@ public static class ClockStage
             new(Math.Round(panEach)),
             (int)Math.Floor(3600 / Math.Max(Math.Max(handsEach, panEach), 1)),
             new(best.Objectives.Oldest),
-            Percent.FromFraction(Math.Min((double)best.Objectives.Idle / ((double)places * (roasting + jobs[0].Pan.Length)), 1)),
+            Percent.FromFraction(Math.Min((double)best.Objectives.Idle / ((double)clock.Pans * (roasting + jobs[0].Pan.Length)), 1)),
             new(best.RolledWait),
             [.. Breaches(jobs, best, late, gone)]);
     }

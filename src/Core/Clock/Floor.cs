@@ -124,12 +124,19 @@ internal sealed class Floor
     /// <summary>What a bread does on a pan that is not as hot as was planned, by pan and bread; nothing where it is.</summary>
     public IReadOnlyDictionary<(int Pan, int Bread), Visit> Visits { get; init; } = new Dictionary<(int, int), Visit>();
 
+    /// <summary>Every pan with as many places as the smallest bread wants.</summary>
+    public static IReadOnlyList<PlaceFloor> PlacesFor(IReadOnlyList<ClockJob> jobs, ClockSpec clock)
+    {
+        var each = jobs.Max(j => j.OnPan);
+        return [.. Enumerable.Range(0, clock.Pans * each).Select(i => new PlaceFloor { Pan = i / each, Place = i % each })];
+    }
+
     public static Floor Empty(IReadOnlyList<ClockJob> jobs, ClockSpec clock) => new()
     {
         Now = 0,
         People = clock.People,
         Breads = [.. jobs.Select(j => new BreadFloor(j))],
-        Places = [.. Enumerable.Range(0, clock.Pans * clock.Places).Select(i => new PlaceFloor { Pan = i / clock.Places, Place = i % clock.Places })],
+        Places = PlacesFor(jobs, clock),
         SinceWipe = new int[clock.Pans],
         LastBread = new int?[clock.Pans],
         Gone = new bool[clock.Pans],

@@ -20,13 +20,25 @@ internal sealed class PansRun
 
     public List<PanSlot> Slots { get; } = [];
 
-    /// <summary>Places on which something more may be laid.</summary>
-    public int Usable => Places.Count(p => !gone[p.Pan]);
+    /// <summary>Pans on which something more may be laid.</summary>
+    public int Usable => gone.Count(g => !g);
 
     public bool IsGone(PlaceFloor place) => gone[place.Pan];
 
     /// <summary>What a bread does on this pan, as hot as it is.</summary>
     public Visit VisitOf(int pan, int bread) => visits.GetValueOrDefault((pan, bread), jobs[bread].Pan);
+
+    /// <summary>Whether one more of a bread has room beside what lies on the pan: each takes its share of it.</summary>
+    public bool HasRoom(PlaceFloor place, int bread)
+    {
+        var taken = 1.0 / jobs[bread].OnPan;
+        foreach (var other in Places)
+        {
+            taken += other.Pan == place.Pan && other.On is { } on ? 1.0 / jobs[on.Bread].OnPan : 0;
+        }
+
+        return taken <= 1 + 1e-9;
+    }
 
     public bool WantsWiping(PlaceFloor place, int bread) => sinceWipe[place.Pan] >= jobs[bread].Wiping.Every;
 

@@ -26,7 +26,7 @@ public sealed record PieceLife(int Bread, int Number, Seconds? Rounded, Seconds?
 /// <param name="Ends">The last piece is lifted.</param>
 /// <param name="Over">Seconds over all limits together.</param>
 /// <param name="Oldest">From the first piece lifted to the last.</param>
-/// <param name="Idle">Places of pans that stand empty between the first piece and the last.</param>
+/// <param name="Idle">Seconds of whole pans that stand empty between the first piece and the last.</param>
 internal readonly record struct Objectives(int Ends, int Over, int Oldest, int Idle);
 
 /// <summary>A choice of how far ahead hands work.</summary>

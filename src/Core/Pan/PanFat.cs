@@ -27,6 +27,18 @@ public static class PanFat
         ? [(kitchen[spec.Fat], 1 - second.Share.Fraction), (kitchen[second.Id], second.Share.Fraction)]
         : [(kitchen[spec.Fat], 1)];
 
+    /// <summary>The fats that meet the pan: what is put on it or, where nothing is, what the piece brings along on its sheet, from the board and in its dough.</summary>
+    public static IReadOnlyList<(Ingredient Fat, double Part)> Meeting(PanSpec spec, IReadOnlyList<(Ingredient Fat, Grams Mass)> brought, Kitchen kitchen)
+    {
+        if (spec.Roasting != Roasting.DryOnly && spec.Fats().Sum(f => f.Mass.Value) > 0)
+        {
+            return Of(spec, kitchen);
+        }
+
+        var all = brought.Sum(b => b.Mass.Value);
+        return all > 0 ? [.. brought.GroupBy(b => b.Fat.Id).Select(g => (g.First().Fat, g.Sum(b => b.Mass.Value) / all))] : [];
+    }
+
     /// <summary>Where the mix begins to smoke: where the first of its fats does.</summary>
     /// <returns>The fat that smokes and where; nothing where it is not known.</returns>
     public static (Ingredient Fat, Celsius At)? Smoke(IReadOnlyList<(Ingredient Fat, double Part)> fats) =>

@@ -17,6 +17,9 @@ internal static class PanNotes
     // The pans that a mend may ask for.
     private static readonly Celsius Coolest = new(160), Hottest = new(260);
 
+    // Over this an empty coated pan gives off what nobody should breathe (usual guidance of makers).
+    private static readonly Celsius CoatingHolds = new(260);
+
     // So often a cooler pan is tried out.
     private const int CoolerSteps = 4;
 
@@ -45,7 +48,10 @@ internal static class PanNotes
 
     private static IEnumerable<Note> OfRun(PanSpec spec, PanSheet pan, AsAdvised advised, PanPiece piece, Kitchen kitchen)
     {
-        Quantity[] heat = [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Passed, pan.Done.Passed), Quantity.Of(QuantityName.Needed, pan.Done.Needed)];
+        // The stays that are advised; for what goes wrong only later in a row, a flame that keeps the pan where it was. Neither where it does not help.
+        Mend[]? Better(Func<Row, bool> helps, RowPiece worst) => Advised(spec, pan, advised.Row is { } row && helps(row))
+            ?? (worst.Number > 1 && Steady(spec, pan) is [{ Pan: { } steady }] mends && new PanStage(steady, piece, kitchen.Learned.PanTime).InARow() is { } then && helps(then) ? mends : null);
+
         if (pan.Program.Failure is { } failure)
         {
             var better = new PanStage(spec, piece, kitchen.Learned.PanTime, roughly: true).Nearest(Coolest, Hottest);
@@ -56,10 +62,15 @@ internal static class PanNotes
                 _ => Say(NoteCode.PanNeverCooks, Severity.Wrong, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Thickness, piece.Thickness)], mends: To(spec, better)),
             };
         }
-        else if (pan.Done.CookedAt is null)
+        else if (pan.Row.Worst?.Rawest is { Cooked: false } raw)
         {
-            var unsafeCore = piece.Stuffed && piece.FillingNeeds == Cooked.SafeCore && pan.Done.Passed.Value < pan.Done.Needed.Value;
-            yield return Say(unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong, heat, mends: Advised(spec, pan, advised.Passed?.Value > pan.Done.Passed.Value));
+            var coldCore = raw.Core?.Value < piece.FillingNeeds.Value;
+            var unsafeCore = coldCore && piece.FillingNeeds == Cooked.SafeCore;
+            var (passed, needed) = coldCore ? (raw.Core!.Value, piece.FillingNeeds) : (raw.Dough, Cooked.DoughSets);
+            yield return Say(
+                unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong,
+                [Quantity.Of(QuantityName.Pan, raw.Pan), Quantity.Of(QuantityName.Passed, passed), Quantity.Of(QuantityName.Needed, needed), Quantity.Count(QuantityName.Piece, raw.Number)],
+                mends: Better(r => r.Pieces.Min(p => p.Over(piece.Wants(0))) > raw.Over(piece.Wants(0)), raw));
         }
 
         if (spec.Laid.Value < pan.Heat.CoolUnder.Value)
@@ -68,25 +79,29 @@ internal static class PanNotes
                 mends: To(spec, new(Math.Ceiling(pan.Heat.CoolUnder.Value / 5) * 5)));
         }
 
-        if (pan.Program.Turns.Count == 0)
+        if (pan.Row.Worst is not { } worst)
         {
             yield break;
         }
 
+        if (worst.Darkest is { Darkest: > PanRun.DarkestFace } burnt)
+        {
+            yield return Say(
+                NoteCode.FaceBurnt, Severity.Wrong, [new(QuantityName.Dark, burnt.Darkest, ""), new(QuantityName.Most, PanRun.DarkestFace, ""), Quantity.Count(QuantityName.Piece, burnt.Number)],
+                mends: Better(r => r.Darkest < burnt.Darkest, burnt));
+        }
+
+        if (worst.Palest is var pale && pale.Palest < PaleShare * PanStage.Dark(spec.Colour) && pan.Done.CookedAt is not null)
+        {
+            yield return Say(
+                NoteCode.FacePale, Severity.Watch, [new(QuantityName.Dark, pale.Palest, ""), new(QuantityName.Wanted, PanStage.Dark(spec.Colour), ""), Quantity.Count(QuantityName.Piece, pale.Number)],
+                mends: Better(r => r.Palest > pale.Palest, pale));
+        }
+
         var (darkest, palest) = (Math.Max(pan.Done.First, pan.Done.Second), Math.Min(pan.Done.First, pan.Done.Second));
-        if (darkest > PanRun.DarkestFace)
-        {
-            yield return Say(NoteCode.FaceBurnt, Severity.Wrong, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Most, PanRun.DarkestFace, "")], mends: Advised(spec, pan, advised.Darkest < darkest));
-        }
-
-        if (palest < PaleShare * PanStage.Dark(spec.Colour) && pan.Done.CookedAt is not null)
-        {
-            yield return Say(NoteCode.FacePale, Severity.Watch, [new(QuantityName.Dark, palest, ""), new(QuantityName.Wanted, PanStage.Dark(spec.Colour), "")], mends: Advised(spec, pan, advised.Palest > palest));
-        }
-
         if (darkest - palest > FacesApart)
         {
-            yield return Say(NoteCode.FacesUneven, Severity.Watch, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Pale, palest, "")], mends: Advised(spec, pan, advised.Darkest - advised.Palest < darkest - palest));
+            yield return Say(NoteCode.FacesUneven, Severity.Watch, [new(QuantityName.Dark, darkest, ""), new(QuantityName.Pale, palest, "")], mends: Advised(spec, pan, advised.Row?.Pieces[0] is { } p && p.Darkest - p.Palest < darkest - palest));
         }
 
         if (pan.Done.Lost.Value > DryLoss.Value)
@@ -99,7 +114,7 @@ internal static class PanNotes
     {
         if (pan.Row is { Pieces.Count: > 0 } row)
         {
-            var mends = row.Holds == spec.Cookware.Flame ? null : new[] { FlameTo(spec, row.Holds) };
+            var mends = Steady(spec, pan);
             if (row.DownAfter is { } down)
             {
                 yield return Say(NoteCode.PanClimbs, Severity.Watch, [Quantity.Count(QuantityName.After, down), Quantity.Of(QuantityName.Then, row.Pieces[^1].Pan), Quantity.Of(QuantityName.Pan, spec.Laid)], mends: mends);
@@ -119,34 +134,43 @@ internal static class PanNotes
 
     private static IEnumerable<Note> OfFat(PanSpec spec, PanSheet pan, PanPiece piece, Kitchen kitchen)
     {
+        // The hottest the pan gets in a row of pieces counts, not only what it is when the first goes on.
+        var (hottest, at) = pan.Row.Worst?.Hottest is { } hot ? (hot.High, hot.Number) : (pan.Heat.High, 1);
+        if (pan.Heat is { SmokePoint: { } smoke, SmokeWatchFrom: { } watch, Smokes: { } fat })
+        {
+            Quantity[] heat = [Quantity.Of(QuantityName.Pan, hottest), Quantity.Of(QuantityName.Smoke, smoke), Quantity.Of(QuantityName.Under, watch), Quantity.Count(QuantityName.Piece, at)];
+            if (hottest.Value >= smoke.Value)
+            {
+                yield return Say(NoteCode.PanSmokes, Severity.Wrong, heat, fat, Cooler(spec, hottest, watch, piece, kitchen));
+            }
+            else if (hottest.Value > watch.Value)
+            {
+                yield return Say(NoteCode.PanNearSmoke, Severity.Watch, heat, fat, Cooler(spec, hottest, watch, piece, kitchen));
+            }
+
+            if (pan.Heat.Browns is { } solids)
+            {
+                yield return Say(NoteCode.ButterBrowns, Severity.Watch, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Smoke, kitchen[solids].SmokePoint ?? smoke)], solids);
+            }
+        }
+
+        if (spec.Cookware.Kind == PanKind.NonStick && hottest.Value > CoatingHolds.Value)
+        {
+            yield return Say(
+                NoteCode.EmptyNonStick, Severity.Caution, [Quantity.Of(QuantityName.Pan, hottest), Quantity.Of(QuantityName.Most, CoatingHolds)], mends: Cooler(spec, hottest, CoatingHolds, piece, kitchen));
+        }
+
+        var film = pan.Film.Thick.Value;
+        if (spec.Frozen && (spec.Roasting == Roasting.ShallowFry || (film > PanFat.MostFilm.Value && spec.Roasting != Roasting.DryOnly)))
+        {
+            yield return Say(NoteCode.FrozenIntoFat, Severity.Caution, []);
+        }
+
         if (spec.Fats().Sum(f => f.Mass.Value) <= 0)
         {
             yield break;
         }
 
-        var inPan = spec.Roasting != Roasting.DryOnly;
-        var fats = PanFat.Of(spec, kitchen);
-        // The hottest the pan gets while the piece is on it counts, not only what it is when the piece goes on.
-        var hottest = pan.Heat.High;
-        if (inPan && PanFat.Smoke(fats) is var (fat, smoke))
-        {
-            Quantity[] heat = [Quantity.Of(QuantityName.Pan, hottest), Quantity.Of(QuantityName.Smoke, smoke), Quantity.Of(QuantityName.Under, PanFat.WatchFrom(smoke))];
-            if (hottest.Value >= smoke.Value)
-            {
-                yield return Say(NoteCode.PanSmokes, Severity.Wrong, heat, fat.Id, Cooler(spec, hottest, smoke, piece, kitchen));
-            }
-            else if (hottest.Value > PanFat.WatchFrom(smoke).Value)
-            {
-                yield return Say(NoteCode.PanNearSmoke, Severity.Watch, heat, fat.Id, Cooler(spec, hottest, smoke, piece, kitchen));
-            }
-
-            if (PanFat.WithSolids(fats) is { } solids)
-            {
-                yield return Say(NoteCode.ButterBrowns, Severity.Watch, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Smoke, solids.SmokePoint ?? smoke)], solids.Id);
-            }
-        }
-
-        var film = pan.Film.Thick.Value;
         if (film > PanFat.MostFilm.Value && spec.Roasting != Roasting.ShallowFry)
         {
             yield return Say(NoteCode.PanFatPools, Severity.Watch, [Quantity.Of(QuantityName.Fat, spec.FatPerSide), Quantity.Of(QuantityName.Most, pan.Film.Good.Most)], spec.Fat, [FatTo(spec, pan)]);
@@ -172,16 +196,16 @@ internal static class PanNotes
     }
 
     // A cooler pan, in steps of five degrees; where it climbs too far from there as well, a lower flame. Neither where the fat would go on smoking.
-    private static Mend[]? Cooler(PanSpec spec, Celsius hottest, Celsius smoke, PanPiece piece, Kitchen kitchen)
+    private static Mend[]? Cooler(PanSpec spec, Celsius hottest, Celsius most, PanPiece piece, Kitchen kitchen)
     {
-        var under = Math.Floor((smoke.Value - (hottest.Value - spec.Laid.Value) - 11) / 5) * 5;
+        var under = Math.Floor((most.Value - (hottest.Value - spec.Laid.Value) - 1) / 5) * 5;
         List<Mend> mends = [.. Enumerable.Range(0, CoolerSteps).Select(i => under - 5 * i).Where(at => at >= Coolest.Value).SelectMany(at => To(spec, new(at))!)];
         if (spec.Cookware.Flame > Flame.Low)
         {
             mends.Add(FlameTo(spec, spec.Cookware.Flame - 1));
         }
 
-        return mends.FirstOrDefault(m => new PanStage(m.Pan!, piece, kitchen.Learned.PanTime).Hottest()?.Value <= PanFat.WatchFrom(smoke).Value) is { } helps ? [helps] : null;
+        return mends.FirstOrDefault(m => new PanStage(m.Pan!, piece, kitchen.Learned.PanTime).InARow()?.Pieces.Max(p => p.High.Value) <= most.Value) is { } helps ? [helps] : null;
     }
 
     private static Mend[]? To(PanSpec spec, Celsius? pan) => pan is { } at
@@ -199,6 +223,9 @@ internal static class PanNotes
         var to = new Grams(Math.Max(Math.Round(pan.Film.Good.Least.Value + pan.Film.Good.Most.Value) / 2, 0.5));
         return new(MendCode.PanFatTo, [Quantity.Of(QuantityName.Fat, to)], Pan: spec with { FatPerSide = to, Own = null });
     }
+
+    // The flame that keeps the pan nearest to what it was.
+    private static Mend[]? Steady(PanSpec spec, PanSheet pan) => pan.Row.Holds == spec.Cookware.Flame ? null : [FlameTo(spec, pan.Row.Holds)];
 
     private static Mend FlameTo(PanSpec spec, Flame flame) => new(
         MendCode.FlameTo, [new(QuantityName.Flame, (int)flame, "")], Pan: spec with { On = spec.Cookware with { Flame = flame } });

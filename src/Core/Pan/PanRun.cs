@@ -39,7 +39,7 @@ public sealed class PanRun
     private readonly bool[] fatted = new bool[2];
     private readonly double[] colour = new double[2];
     private readonly int stepsASecond;
-    private double pan;
+    private double pan, panHigh;
     private int turns;
 
     /// <param name="pan">The pan as the piece goes on.</param>
@@ -50,7 +50,7 @@ public sealed class PanRun
     public PanRun(Slab slab, Celsius pan, Cookware on, double ring = RingOfPan, double pace = 1, Celsius? from = null, int stepsASecond = 2)
     {
         (this.slab, this.pan, this.ring, this.pace) = (slab, pan.Value, ring, pace);
-        (panHeat, burner) = (on.HeatPerArea, Cookware.Burner(on.Flame));
+        (panHeat, burner, panHigh) = (on.HeatPerArea, Cookware.Burner(on.Flame), pan.Value);
         var n = slab.Cells;
         (temperature, water, ice, hottest) = (new double[n], (double[])slab.Water0.Clone(), new double[n], new double[n]);
         (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
@@ -69,7 +69,7 @@ public sealed class PanRun
 
     private PanRun(PanRun other)
     {
-        (slab, pan, ring, pace, panHeat, burner, stepsASecond) = (other.slab, other.pan, other.ring, other.pace, other.panHeat, other.burner, other.stepsASecond);
+        (slab, pan, panHigh, ring, pace, panHeat, burner, stepsASecond) = (other.slab, other.pan, other.panHigh, other.ring, other.pace, other.panHeat, other.burner, other.stepsASecond);
         (temperature, water, ice, hottest) = ([.. other.temperature], [.. other.water], [.. other.ice], [.. other.hottest]);
         var n = slab.Cells;
         (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
@@ -83,6 +83,9 @@ public sealed class PanRun
     public Seconds Time { get; private set; }
 
     public Celsius Pan => new(pan);
+
+    /// <summary>The hottest the pan has been under it.</summary>
+    internal Celsius PanHigh => new(panHigh);
 
     /// <summary>Hot fat is spooned over the upper face.</summary>
     public bool Spooned { get; set; }
@@ -155,7 +158,7 @@ public sealed class PanRun
     /// <summary>The same piece once it has cooled, laid on a pan again.</summary>
     public PanRun Again(Celsius piece, Celsius on)
     {
-        var again = new PanRun(this) { pan = on.Value, Time = default };
+        var again = new PanRun(this) { pan = on.Value, panHigh = on.Value, Time = default };
         Array.Fill(again.temperature, piece.Value);
         Array.Fill(again.hottest, piece.Value);
         return again;
@@ -320,6 +323,7 @@ public sealed class PanRun
 
         Darken(Down, solved[down] + taken * inner, crustWater, dt);
         pan += dt * (ring * (burner - Losses * (pan - KitchenAir)) - taken) / (ring * panHeat);
+        panHigh = Math.Max(panHigh, pan);
     }
 
     // From the middle of a cell's moist part to its borders. A cell dries from the outside in: the part that has boiled down to its

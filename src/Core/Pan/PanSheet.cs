@@ -31,18 +31,37 @@ public sealed record Turn(Face Face, Seconds Time, Grams Fat, Celsius Pan, doubl
 public sealed record PanTrace(
     IReadOnlyList<Seconds> Times, IReadOnlyList<Celsius> Pan, IReadOnlyList<Celsius> Middle, IReadOnlyList<double> First, IReadOnlyList<double> Second);
 
-/// <summary>The pan under one of many pieces in a row.</summary>
+/// <summary>The pan under one of many pieces in a row, and how that piece comes off.</summary>
 /// <param name="Number">From 1.</param>
 /// <param name="Pan">As it goes on.</param>
-public sealed record RowPiece(int Number, Celsius Pan, double First, double Second, bool Cooked);
+/// <param name="High">The hottest the pan gets under it.</param>
+/// <param name="Dough">The coldest that any of its dough has been at its hottest.</param>
+/// <param name="Core">The same of its filling; nothing where there is none.</param>
+public sealed record RowPiece(int Number, Celsius Pan, Celsius High, double First, double Second, bool Cooked, Celsius Dough, Celsius? Core)
+{
+    internal double Darkest => Math.Max(First, Second);
+
+    internal double Palest => Math.Min(First, Second);
+
+    /// <summary>How far over cooked its coldest place got, K; under nothing where it did not.</summary>
+    internal double Over(Wanted wanted) => Math.Min(Dough.Value - wanted.Dough.Value, (Core ?? wanted.Filling).Value - wanted.Filling.Value);
+}
+
+/// <summary>The worst of a row: what holds for one piece has to hold for all.</summary>
+/// <param name="Hottest">Under which the pan gets hottest.</param>
+/// <param name="Rawest">That lacks most of being cooked.</param>
+public sealed record RowWorst(RowPiece Hottest, RowPiece Darkest, RowPiece Palest, RowPiece Rawest);
 
 /// <summary>How the pan keeps up.</summary>
 /// <param name="Pieces">The first, second, fifth and twentieth of a row, each with the same turns.</param>
 /// <param name="Back">Until the empty pan is as hot again as it was; nothing when this flame never brings it there.</param>
+/// <param name="Left">The pan as the first piece comes off.</param>
+/// <param name="Ends">Where this flame leaves the empty pan in the end.</param>
 /// <param name="Holds">The flame that keeps it nearest to what it was.</param>
 /// <param name="DownAfter">From the piece after this one on the pan is too hot; nothing while it is not.</param>
 /// <param name="UpAfter">From the piece after this one on it is too cool.</param>
-public sealed record RowSheet(IReadOnlyList<RowPiece> Pieces, Seconds? Back, Flame Holds, int? DownAfter, int? UpAfter);
+/// <param name="Worst">Of all twenty; nothing where nothing is cooked.</param>
+public sealed record RowSheet(IReadOnlyList<RowPiece> Pieces, Seconds? Back, Celsius Left, Celsius Ends, Flame Holds, int? DownAfter, int? UpAfter, RowWorst? Worst);
 
 /// <summary>Frying together what was roasted dry.</summary>
 /// <param name="Height">Pieces on each other.</param>
@@ -61,20 +80,23 @@ public sealed record PanProgram(IReadOnlyList<Turn> Turns, Seconds Total, PanFai
 /// <param name="CookedAt">When every place has been hot enough; nothing when it never is.</param>
 /// <param name="Passed">The least hot that any place has been at its hottest.</param>
 /// <param name="Needed">What that must be.</param>
+/// <param name="Core">The least hot that any of the filling has been; nothing where there is none.</param>
 /// <param name="First">Darkness of the face that went down first.</param>
 /// <param name="Second">Darkness of the other.</param>
 /// <param name="Lost">Water gone, percent of the raw piece.</param>
 /// <param name="Water">Left in it, percent.</param>
-public sealed record DoneSheet(Seconds? Blisters, Seconds? CookedAt, Celsius Passed, Celsius Needed, double First, double Second, Percent Lost, Percent Water);
+public sealed record DoneSheet(Seconds? Blisters, Seconds? CookedAt, Celsius Passed, Celsius Needed, Celsius? Core, double First, double Second, Percent Lost, Percent Water);
 
 /// <summary>The pan under it.</summary>
 /// <param name="On">The pan and flame it is reckoned on.</param>
 /// <param name="Low">The coolest it gets.</param>
 /// <param name="High">The hottest.</param>
 /// <param name="CoolUnder">Under this a face dries before it colours.</param>
-/// <param name="SmokePoint">Of its fat, where known.</param>
+/// <param name="SmokePoint">Of the fat that meets it, where known: put on it or, where none is, what the piece brings along.</param>
 /// <param name="SmokeWatchFrom">From here on a pan that creeps up smokes.</param>
-public sealed record PanHeatSheet(Cookware On, Celsius Low, Celsius High, Celsius CoolUnder, Celsius? SmokePoint, Celsius? SmokeWatchFrom);
+/// <param name="Smokes">The fat that smokes first.</param>
+/// <param name="Browns">A fat whose solids brown before it smokes.</param>
+public sealed record PanHeatSheet(Cookware On, Celsius Low, Celsius High, Celsius CoolUnder, Celsius? SmokePoint, Celsius? SmokeWatchFrom, string? Smokes, string? Browns);
 
 /// <summary>Fat on the faces.</summary>
 /// <param name="Thick">On each face.</param>
@@ -83,7 +105,9 @@ public sealed record PanHeatSheet(Cookware On, Celsius Low, Celsius High, Celsiu
 public sealed record FilmSheet(Micrometres Thick, Range<Grams> Good, int WipeEvery);
 
 /// <param name="Stack">Nothing where every piece is finished by itself.</param>
-/// <param name="Room">Pieces of this size that the pan has room for.</param>
+/// <param name="Room">Pieces of this size that the pan has room for; one, however big.</param>
+/// <param name="Together">Pieces on the pan at once: as many as are wanted and have room. Stays, clock and stove are of so many.</param>
+/// <param name="Reach">Across the piece at its widest, as it lies on the pan.</param>
 public sealed record PanSheet(
     PanProgram Program,
     DoneSheet Done,
@@ -94,5 +118,7 @@ public sealed record PanSheet(
     RowSheet Row,
     StackSheet? Stack,
     int Room,
+    int Together,
+    Millimetres Reach,
     FinishSheet Finish,
     HoldSheet Hold);

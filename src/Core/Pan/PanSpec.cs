@@ -58,7 +58,7 @@ public sealed record SecondFat(string Id, Percent Share);
 /// <param name="FatPerSide">Fat on each face, per piece.</param>
 /// <param name="On">Nothing for a usual pan.</param>
 /// <param name="Measured">What the probe last said; it counts instead of <paramref name="Temperature"/>.</param>
-/// <param name="Together">Pieces on the pan at once.</param>
+/// <param name="Together">Pieces on the pan at once, as many as it has room for; the clock lays as many.</param>
 /// <param name="Stack">How many are fried on each other by the school that does.</param>
 /// <param name="Own">The cook's own stays, in order, the faces by turns; nothing follows the advice.</param>
 /// <param name="HoldFor">From pan to table.</param>

@@ -6,14 +6,14 @@ internal sealed class PanStage
     // Under this a face dries before it colours (empirical).
     private static readonly Celsius CoolPan = new(170);
 
-    // Of the pan's floor, what pieces cannot cover: they are round, and have to be turned (empirical).
-    private const double Covers = 0.85;
-
     // Nothing thicker is cooked through on a pan before it chars (empirical).
     private static readonly Millimetres Thickest = new(40);
 
     // Cells and steps while programs are only tried out; the one that is taken is timed with fine ones.
     private static readonly Millimetres CoarseCell = new(0.5);
+
+    // So much longer all pieces of a row may lie for the sake of the last (empirical): more is a fault of the flame.
+    private const int MostLonger = 30; // s
 
     private readonly PanSpec spec;
     private readonly PanPiece piece;
@@ -27,13 +27,17 @@ internal sealed class PanStage
         (this.spec, this.piece, this.pace) = (spec, piece, pace);
         coarse = Slab.Of(piece.Layers, spec.Frozen, CoarseCell);
         fine = roughly ? coarse : Slab.Of(piece.Layers, spec.Frozen);
-        Room = RoomFor(spec.Cookware, piece.Area);
-        ring = Math.Clamp(SquareCentimetres.OfRound(spec.Cookware.Across).Value / (piece.Area.Value * spec.Together), 1, PanRun.RingOfPan);
+        Room = PanRoom.For(spec.Cookware, piece.Area);
+        Together = Math.Min(spec.Together, Room);
+        ring = Math.Clamp(SquareCentimetres.OfRound(spec.Cookware.Across).Value / (piece.Area.Value * Together), 1, PanRun.RingOfPan);
         wanted = piece.Wants(Dark(spec.Colour));
     }
 
     /// <summary>Pieces of this size that the pan has room for; at least one, however big.</summary>
     public int Room { get; }
+
+    /// <summary>Pieces that lie on it at once.</summary>
+    public int Together { get; }
 
     /// <summary>How dark a face should be (models.md F).</summary>
     public static double Dark(Colour colour) => colour switch
@@ -76,12 +80,8 @@ internal sealed class PanStage
         return why is null ? new(stays, null, run) : new([], why, null);
     }
 
-    /// <summary>The hottest the pan gets under one piece, with the cook's own stays or as advised; nothing where nothing cooks it.</summary>
-    public Celsius? Hottest()
-    {
-        var run = spec.Own is { } own ? Play(Start(fine, taped: true), own) : Advise(taped: true).Run;
-        return run?.Tape!.High;
-    }
+    /// <summary>Twenty in a row, with the cook's own stays or as advised; nothing where nothing cooks them.</summary>
+    public Row? InARow() => spec.Own is { } own ? RowOn(own) : ForAll(Advise()).Row;
 
     /// <summary>The least change of the pan, in steps of ten degrees, on which a program cooks the piece; nothing where none does.</summary>
     public Celsius? Nearest(Celsius least, Celsius most)
@@ -104,17 +104,16 @@ internal sealed class PanStage
 
     private bool Cooks(Celsius pan, bool roughly) => new PanStage(spec with { Temperature = pan, Measured = null }, piece, pace, roughly).Advise().Why is null;
 
-    private static int RoomFor(Cookware on, SquareCentimetres area) => Math.Max((int)(SquareCentimetres.OfRound(on.Across).Value * Covers / area.Value), 1);
-
-    private PanRun Start(Slab slab, bool taped = false) => new(slab, spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2) { Tape = taped ? new(spec.Laid, wanted, piece.Poured) : null };
+    private PanRun Start(Slab slab, bool taped = false, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2) { Tape = taped ? new(spec.Laid, wanted, piece.Poured) : null };
 
     private (PanSheet Sheet, Piece Out, AsAdvised Advised) Judge(Advice advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
     {
         var kitchen = batch.Kitchen;
         var fats = PanFat.Of(spec, kitchen);
-        var advised = Stays(advice.Stays);
+        var (advised, rowAdvised) = ForAll(advice);
         var stays = spec.Own ?? advised;
         var run = spec.Own is null && advice.Run is { } found ? found : Play(Start(fine, taped: true), stays);
+        run.Go(Math.Max((int)stays.Sum(s => Math.Round(s.Time.Value)) - (int)run.Time.Value, 0));
         var tape = run.Tape!;
         var turns = tape.Turns(stays);
 
@@ -126,7 +125,8 @@ internal sealed class PanStage
         var doughFat = raw.Dough * (dough.Portions.Single(p => p.Part == DoughPart.Fat).Mass / dough.Mass);
         var fat = PanFat.Share(faces, doughFat, inside, batch.Spec.Dough.Fat.Id, raw.Mass - steam, fats, piece.Area, kitchen);
         var cooked = raw.Roasted(steam, fat.Pan);
-        var smoke = PanFat.Smoke(fats);
+        var meeting = PanFat.Meeting(spec, [.. inside, (kitchen[batch.Spec.Dough.Fat.Id], doughFat)], kitchen);
+        var smoke = PanFat.Smoke(meeting);
         // Of a stuffed piece, whichever is behind.
         var doughWants = !piece.Stuffed || run.DoughPassed.Value < wanted.Dough.Value;
 
@@ -137,22 +137,25 @@ internal sealed class PanStage
                 tape.CookedAt,
                 doughWants ? run.DoughPassed : run.FillingPassed,
                 doughWants ? wanted.Dough : wanted.Filling,
+                piece.Stuffed ? run.FillingPassed : null,
                 run.ColourOf(Face.First),
                 run.ColourOf(Face.Second),
                 Percent.FromFraction(steam / raw.Mass),
                 Percent.FromFraction(cooked.Water / cooked.Mass)),
-            new(spec.Cookware, tape.Low, tape.High, CoolPan, smoke?.At, smoke is { } s ? PanFat.WatchFrom(s.At) : null),
+            new(spec.Cookware, tape.Low, tape.High, CoolPan, smoke?.At, smoke is { } s ? PanFat.WatchFrom(s.At) : null, smoke?.Fat.Id, PanFat.WithSolids(meeting)?.Id),
             new(
                 PanFat.Film(new((faces[0].Value + faces[1].Value) / 2), fats, piece.Area),
                 new(PanFat.For(PanFat.LeastFilm, fats, piece.Area), PanFat.For(PanFat.MostFilm, fats, piece.Area)),
                 WipeEvery(fat)),
             fat,
             tape.Drawn(),
-            Row(stays),
+            Judge(stays.Count == 0 ? null : spec.Own is null ? rowAdvised : RowOn(stays, first: run)),
             spec.Roasting == Roasting.DryThenFry && turns.Count >= 4 ? StackOf(turns) : null,
             Room,
+            Together,
+            piece.Reach,
             FinishHold.Opened(spec.Finish, fold, fold.Rings is not null, piece.Stuffed, run),
-            FinishHold.Held(spec, run)), cooked, new(() => Played(advised), raw));
+            FinishHold.Held(spec, run)), cooked, new(rowAdvised, () => Played(advised), raw));
     }
 
     private PanRun? Played(List<Stay> stays) => stays.Count == 0 ? null : Play(Start(fine), stays);
@@ -188,20 +191,56 @@ internal sealed class PanStage
     private const double Holds = 4; // °C: a flame that keeps the pan so near needs no other (empirical)
     private const double Settled = 0.2; // °C from one piece to the next
 
-    private RowSheet Row(IReadOnlyList<Stay> stays)
+    // Stays that cook the first piece and leave a later one a little raw, since the pan is cooler by then, are made longer for all.
+    private (List<Stay> Stays, Row? Row) ForAll(Advice advice)
     {
-        if (stays.Count == 0)
+        var stays = Stays(advice.Stays);
+        if (advice.Run is null)
         {
-            return new([], null, spec.Cookware.Flame, null, null);
+            return (stays, null);
         }
 
-        var (row, after) = RowOn(spec.Cookware, stays);
+        var row = RowOn(stays, first: advice.Run);
+        var (longer, rowLonger, more) = (stays, row, 0);
+        while (rowLonger.Pieces.Where(p => !p.Cooked).MinBy(p => p.Over(wanted)) is { } raw)
+        {
+            var run = Play(Start(fine, pan: raw.Pan), longer);
+            var seconds = 0;
+            while (!wanted.Cooked(run))
+            {
+                if (more + seconds >= MostLonger)
+                {
+                    return (stays, row);
+                }
+
+                run.Go(1);
+                seconds++;
+            }
+
+            more += seconds;
+            longer = [.. longer.SkipLast(1), longer[^1] with { Time = longer[^1].Time + new Seconds(seconds) }];
+            rowLonger = RowOn(longer);
+        }
+
+        return (longer, rowLonger);
+    }
+
+    private RowSheet Judge(Row? played)
+    {
+        var ends = EmptyPan.InTheEnd(spec.Cookware);
+        if (played is not { Pieces: var row, After: var after })
+        {
+            return new([], null, spec.Laid, ends, spec.Cookware.Flame, null, null, null);
+        }
+
         // A flame is judged by the fifth piece: by then the pan shows where it goes, and with the stays that flame asks for.
         // One that lets it climb is only ever bettered by a lower one, one that lets it fall by a higher.
         var (flame, off) = (spec.Cookware.Flame, row[4].Pan.Value - spec.Laid.Value);
         var holds = Math.Abs(off) <= Holds ? flame : new[] { Flame.Low, Flame.Medium, Flame.High }.Where(f => f != flame && (f < flame) == (off > 0)).Prepend(flame).MinBy(f => f == flame ? Math.Abs(off) : OffOn(f));
         int? First(Func<double, bool> far) => row.FirstOrDefault(p => far(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
-        return new([.. Reported.Select(n => row[n - 1])], EmptyPan.Until(spec.Cookware, after, spec.Laid), holds, First(d => d > Drifts), First(d => d < -Drifts));
+        return new(
+            [.. Reported.Select(n => row[n - 1])], EmptyPan.Until(spec.Cookware, after, spec.Laid), after, ends, holds, First(d => d > Drifts), First(d => d < -Drifts),
+            new(row.MaxBy(p => p.High.Value)!, row.MaxBy(p => p.Darkest)!, row.MinBy(p => p.Palest)!, row.MinBy(p => p.Over(wanted))!));
     }
 
     // How far from what was meant the pan is under the fifth piece on another flame, with the stays that flame asks for.
@@ -209,7 +248,7 @@ internal sealed class PanStage
     {
         var other = new PanStage(spec with { On = spec.Cookware with { Flame = flame } }, piece, pace, roughly: true);
         var stays = spec.Own ?? other.Stays(other.Advise().Stays);
-        return stays.Count == 0 ? double.PositiveInfinity : Math.Abs(other.RowOn(other.spec.Cookware, stays, 5).Row[^1].Pan.Value - spec.Laid.Value);
+        return stays.Count == 0 ? double.PositiveInfinity : Math.Abs(other.RowOn(stays, 5).Pieces[^1].Pan.Value - spec.Laid.Value);
     }
 
     // The stays with the fat their school puts down for each.
@@ -217,8 +256,8 @@ internal sealed class PanStage
         [.. times.Select((t, i) => new Stay(new(t), Roast.IsFatted(spec.Roasting, i) ? spec.FatPerSide * (spec.Roasting == Roasting.ShallowFry ? 2 : 1) : Grams.Zero))];
 
     /// <summary>So many pieces one after the other, each with the same stays.</summary>
-    /// <returns>The pieces, and the pan as the first comes off.</returns>
-    internal (RowPiece[] Row, Celsius After) RowOn(Cookware on, IReadOnlyList<Stay> stays, int count = 20)
+    /// <param name="first">The first as it comes off, where it is known.</param>
+    internal Row RowOn(IReadOnlyList<Stay> stays, int count = 20, PanRun? first = null)
     {
         var row = new RowPiece[count];
         var (pan, after) = (spec.Laid, spec.Laid);
@@ -231,33 +270,29 @@ internal sealed class PanStage
                 continue;
             }
 
-            var run = new PanRun(coarse, pan, on, ring, pace, stepsASecond: 1);
-            Play(run, stays);
-            row[i] = new(i + 1, pan, run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Cooked(run));
+            var run = i == 0 && first is not null ? first : Play(Start(fine, pan: pan), stays);
+            row[i] = new(i + 1, pan, run.PanHigh, run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Cooked(run), run.DoughPassed, piece.Stuffed ? run.FillingPassed : null);
             after = i == 0 ? run.Pan : after;
-            pan = EmptyPan.After(on, run.Pan, new(Between / pace));
+            pan = EmptyPan.After(spec.Cookware, run.Pan, new(Between / pace));
         }
 
-        return (row, after);
+        return new(row, after);
     }
 
     // Flour and fat left behind burn: a wipe once about a gram and a half of them lies there (empirical).
     private static int WipeEvery(FatSheet fat) => Math.Clamp((int)Math.Round(1.5 / (0.25 + fat.Left.Value / 2)), 1, 6);
 }
 
-/// <summary>How the piece would come off with the stays that are advised; played only when somebody asks.</summary>
-internal sealed class AsAdvised(Func<PanRun?> play, Piece raw)
+/// <summary>How a row would come off with the stays that are advised.</summary>
+/// <param name="row">Nothing where nobody asks, or nothing cooks it.</param>
+/// <param name="play">The first piece, played only when somebody asks.</param>
+internal sealed class AsAdvised(Row? row, Func<PanRun?> play, Piece raw)
 {
-    private readonly Lazy<PanRun?> run = new(play);
+    private readonly Lazy<PanRun?> first = new(play);
 
-    public double? Darkest => run.Value is { } r ? Math.Max(r.ColourOf(Face.First), r.ColourOf(Face.Second)) : null;
+    public Row? Row => row;
 
-    public double? Palest => run.Value is { } r ? Math.Min(r.ColourOf(Face.First), r.ColourOf(Face.Second)) : null;
-
-    public Percent? Lost => run.Value is { } r ? Percent.FromFraction(raw.Water * r.Steamed / raw.Mass) : null;
-
-    /// <summary>The least hot that any place of dough and filling has been at its hottest.</summary>
-    public Celsius? Passed => run.Value is { } r ? new(Math.Min(r.DoughPassed.Value, r.FillingPassed.Value)) : null;
+    public Percent? Lost => row is not null && first.Value is { } r ? Percent.FromFraction(raw.Water * r.Steamed / raw.Mass) : null;
 }
 
 /// <summary>A pan with nothing on it: heat from below, losses above, dT/dt = (Q − 35·(T − 22)) / C.</summary>
@@ -286,6 +321,15 @@ public static class EmptyPan
         var left = (then - end) / (now - end);
         return left > 0 && left < 1 ? new(Math.Round(-Math.Log(left) * on.HeatPerArea / PanRun.Losses)) : null;
     }
+}
+
+/// <summary>Pieces one after the other on one pan.</summary>
+/// <param name="After">The pan as the first comes off.</param>
+internal sealed record Row(RowPiece[] Pieces, Celsius After)
+{
+    public double Darkest => Pieces.Max(p => p.Darkest);
+
+    public double Palest => Pieces.Min(p => p.Palest);
 }
 
 /// <summary>Stays that are advised, in whole seconds.</summary>

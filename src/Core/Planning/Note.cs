@@ -124,6 +124,9 @@ public enum NoteCode
     PanClimbs,
     PanFalls,
     PanCrowded,
+    WiderThanPan,
+    EmptyNonStick,
+    FrozenIntoFat,
     ButterBrowns,
     DriedOut,
     HoldStiff,
@@ -163,6 +166,7 @@ public enum QuantityName
     Hydration,
     Inside,
     Lacks,
+    Ladle,
     Leaf,
     Least,
     Leaves,
@@ -185,6 +189,7 @@ public enum QuantityName
     Pan,
     Passed,
     Patchy,
+    Piece,
     Pieces,
     Rest,
     Right,
@@ -310,6 +315,9 @@ public enum MendCode
 
     /// <summary>Fewer together on the pan.</summary>
     FewerTogether,
+
+    /// <summary>A smaller ladle.</summary>
+    LadleTo,
 }
 
 /// <summary>A change that mends a fault: what it is called, and what the batch would then say.</summary>
@@ -321,6 +329,7 @@ public enum MendCode
 /// <param name="Pan">The pan as it would be; nothing where it stays.</param>
 /// <param name="Dough">The dough as it would be; nothing where it stays.</param>
 /// <param name="Rest">The first rest as it would be; nothing where it stays.</param>
+/// <param name="Ladle">The ladle as it would be; nothing where it stays.</param>
 public sealed record Mend(
     MendCode Code,
     IReadOnlyList<Quantity> Quantities,
@@ -331,7 +340,8 @@ public sealed record Mend(
     string? Item = null,
     PanSpec? Pan = null,
     DoughSpec? Dough = null,
-    RestSpec? Rest = null)
+    RestSpec? Rest = null,
+    LadleSpec? Ladle = null)
 {
     /// <summary>The batch with this change laid on it.</summary>
     public BatchSpec On(BatchSpec spec) => spec with
@@ -343,5 +353,6 @@ public sealed record Mend(
         Pan = Pan ?? spec.Pan,
         Dough = Dough ?? spec.Dough,
         Rest = Rest ?? spec.Rest,
+        Ladle = Ladle ?? spec.Ladle,
     };
 }

@@ -61,7 +61,7 @@ public static class Planner
         var roll = RollStage.Judge(batch, rolled, fold, dough, filling?.Parcel);
         var raw = Piece.Divided(dough.Ball, dough.Content.Water, rest.Warm).Laid(shape.Inputs, kitchen);
         raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling, filling.End, filling.Warm)).CutIn(fold.Pieces);
-        var slab = PanPiece.Of(rolled, dough, filling, FillingNotes.IsRisky(route.Filling, kitchen), route.Poured);
+        var slab = PanPiece.Of(rolled, roll, dough, filling, FillingNotes.IsRisky(route.Filling, kitchen), route.Poured);
         var (pan, cooked, asAdvised) = PanStage.Work(batch, slab, raw, dough, fold, advised);
         var used = Spent.On(batch, balls.Count, pieces);
 
@@ -93,6 +93,7 @@ public static class Planner
             .. route.Folds ? LaminationNotes.OfFold(batch, fold, rolled, mended: advised is null) : [],
             .. filling is null ? [] : FillingNotes.Of(batch, filling),
             .. route.Poured ? [] : LaminationNotes.OfRoll(batch, roll, fold, folded),
+            .. PanRoom.Of(batch, pan, roll, folded),
             .. PanNotes.Of(spec.Pan, pan, asAdvised, slab, roll, fold, kitchen),
         ];
     }

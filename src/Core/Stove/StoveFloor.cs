@@ -18,7 +18,7 @@ internal sealed class StoveFloor
     {
         (this.jobs, this.visitAt, Table, People) = (jobs, visitAt, (int)table.Value, clock.People);
         Breads = [.. jobs.Select(j => new BreadFloor(j))];
-        Places = [.. Enumerable.Range(0, clock.Pans * clock.Places).Select(i => new PlaceFloor { Pan = i / clock.Places, Place = i % clock.Places })];
+        Places = Floor.PlacesFor(jobs, clock);
         SinceWipe = new int[clock.Pans];
         LastBread = new int?[clock.Pans];
         Gone = new bool[clock.Pans];

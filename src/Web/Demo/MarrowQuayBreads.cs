@@ -42,7 +42,7 @@ internal static class MarrowQuayBreads
                 new(new(340), new(60), "ghee", new(9), "flour-white", new(1)),
                 new([new BrushStep("ghee", new(3), LaidOn.Board), new MatRollStep(), new StretchStep(1.3), new CoilStep()]),
                 new(new(180), new(30), RollBy.Hand),
-                new(new(205), "ghee", new(3), Colour.Brown))),
+                new(new(215), "ghee", new(3), Colour.Brown))),
             Make("Fenugreek triangles", "Half and half again, flour over the ghee so that no face lies bare.", ["noon", "leaves"], new(
                 StartSpec.Of(18),
                 DoughSpec.Of("flour-atta", Feel.Medium, 66, "ghee", 4, ("fenugreek-leaf", 12), ("spice-ground", 1)),
@@ -67,7 +67,7 @@ internal static class MarrowQuayBreads
                 new(new(240), new(60), "oil-rapeseed", new(4), "starch-corn", new(1)),
                 new([new HalfStep(), new BrushStep("oil-rapeseed", new(2)), new HalfStep()]),
                 new(new(180), new(15)),
-                new(new(190), "oil-rapeseed", new(2), Colour.Pale))),
+                new(new(175), "oil-rapeseed", new(2), Colour.Pale))),
             Make("Landing rounds", "Plain whole wheat, no fold, dry on the pan, a little ghee at the end.", ["noon", "plain"], new(
                 StartSpec.Of(30),
                 DoughSpec.Of("flour-atta", Feel.Medium, 70, "ghee", 1),

@@ -14,7 +14,7 @@ internal static class ClockKitchens
     {
         var random = new Random(seed);
         int Of(int least, int most) => random.Next(least, most + 1);
-        var clock = new ClockSpec(Of(1, 4), Of(1, 4), Of(1, 2), Of(1, 4), Of(1, 6), Of(1, 30), By: random.Next(2) == 0 ? ClockBy.Table : ClockBy.Soonest);
+        var clock = new ClockSpec(Of(1, 4), Of(1, 4), Of(1, 4), Of(1, 6), Of(1, 30), By: random.Next(2) == 0 ? ClockBy.Table : ClockBy.Soonest);
         var jobs = Enumerable.Range(0, Of(1, 3)).Select(_ =>
         {
             var balls = Of(1, 14);
@@ -34,7 +34,7 @@ internal static class ClockKitchens
                 preps, [.. Enumerable.Repeat(1, balls)], Of(0, 900), preps.Count > 2 ? [(3, Of(0, 100))] : [], random.Next(4) == 0 ? 2 : 1, fold, poured ? 0 : Of(10, 50),
                 !poured && random.Next(8) == 0 ? Of(600, 3000) : 0, false,
                 new(stays, [.. stays.Select(_ => Of(2, 6)), Of(2, 8)]),
-                fried ? new Visit([Of(10, 40), Of(10, 40)], [4, 4, 5]) : null, Of(2, 4), new(Of(0, 8), Of(1, 5)),
+                fried ? new Visit([Of(10, 40), Of(10, 40)], [4, 4, 5]) : null, Of(2, 4), Of(1, 3), new(Of(0, 8), Of(1, 5)),
                 new(20_000, 3600, 600, 2400), new(new(180 + (20 * random.Next(3))), Cookware.Usual), new(rest, rest, rest));
         }).ToList();
         return (jobs, clock);

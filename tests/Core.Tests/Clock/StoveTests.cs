@@ -245,7 +245,7 @@ public class StoveTests
     [Fact]
     public void Every_place_of_a_plate_has_a_piece_of_its_own_to_come()
     {
-        var stove = New(clock: new(Places: 3));
+        var stove = New(spec: ClockKitchens.Squares with { Pan = ClockKitchens.Squares.Pan with { On = Cookware.Of(PanKind.Plate), Together = 3 } });
         // In the order of their laying: the pieces themselves in order, none at two places.
         List<int> Next(double now) => [.. stove.Now(new(now)).Pans[0].Places.Select(p => p.Next).OfType<StoveNext>().OrderBy(n => n.At.Value).Select(n => n.Number)];
         Assert.Equal([1, 2], Next(0).Take(2));

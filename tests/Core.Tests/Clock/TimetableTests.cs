@@ -51,8 +51,22 @@ public class TimetableTests
             foreach (var place in t.Table.Pans.GroupBy(p => (p.Pan, p.Place)))
             {
                 Assert.InRange(place.Key.Pan, 0, t.Clock.Pans - 1);
-                Assert.InRange(place.Key.Place, 0, t.Clock.Places - 1);
+                Assert.InRange(place.Key.Place, 0, t.Jobs.Max(j => j.OnPan) - 1);
                 Apart(place.Select(p => (p.Laid.Value, p.Lifted.Value)), $"service {t.Seed}");
+            }
+        });
+
+    [Fact]
+    public void No_pan_ever_has_more_on_it_than_it_takes() =>
+        Assert.All(Tables, t =>
+        {
+            foreach (var pan in t.Table.Pans.GroupBy(p => p.Pan))
+            {
+                // What is laid last of all that lie there at a moment makes it fullest.
+                foreach (var moment in pan.Select(p => p.Laid.Value))
+                {
+                    Assert.InRange(pan.Where(p => p.Laid.Value <= moment && p.Lifted.Value > moment).Sum(p => 1.0 / t.Jobs[p.Bread].OnPan), 0, 1 + 1e-9);
+                }
             }
         });
 

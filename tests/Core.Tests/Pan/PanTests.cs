@@ -201,12 +201,18 @@ public class PanTests
     public void More_pieces_on_a_pan_share_its_ring_and_more_than_fit_are_said()
     {
         var white = Schools.All.Single(s => s.Id == "plain").Spec;
-        var plate = Breads.Plan(white with { Pan = white.Pan with { On = Cookware.Of(PanKind.Plate), Together = 4 } });
-        Assert.Equal(6, plate.Pan.Room);
+        var plate = Breads.Plan(white with { Pan = white.Pan with { On = Cookware.Of(PanKind.Plate), Together = 5 } });
+        Assert.Equal(5, plate.Pan.Room);
         Assert.False(plate.Has(NoteCode.PanCrowded));
         Assert.True(Pan(p => p with { Together = 2 }).Has(NoteCode.PanCrowded));
         // With nothing of the pan left over round them they take all their heat from under themselves.
-        Assert.True(Pan(p => p with { On = Cookware.Usual, Together = 2 }).Pan.Heat.Low.Value < Pan(p => p with { On = Cookware.Usual }).Pan.Heat.Low.Value);
+        var alone = Breads.Plan(white with { Pan = white.Pan with { On = Cookware.Of(PanKind.Plate) } }).Pan;
+        Assert.True(plate.Pan.Heat.Low.Value < alone.Heat.Low.Value);
+        Assert.True(plate.Pan.Program.Total.Value > alone.Program.Total.Value);
+        // What has no room does not lie there: the plan goes by what has.
+        var crowded = Pan(p => p with { Together = 12 }).Pan;
+        Assert.Equal((1, 1), (crowded.Room, crowded.Together));
+        Assert.Equal(Pan(p => p).Pan.Program.Turns, crowded.Program.Turns);
     }
 
     [Fact]
@@ -259,11 +265,16 @@ public class PanTests
     public void Butter_smokes_where_ghee_does_not() => Assert.Equal("butter", Pan(p => p with { Fat = "butter" }).The(NoteCode.PanSmokes).Item);
 
     [Fact]
-    public void A_dry_pan_does_not_smoke_and_needs_no_hot_fat_caution()
+    public void A_dry_pan_smokes_by_the_fat_that_the_bread_brings_along_and_needs_no_hot_fat_caution()
     {
         var plan = Pan(p => p with { Temperature = new(260), FatPerSide = new(0) });
+        var white = Breads.White(Breads.Letter);
+        var dry = white with { Dough = white.Dough.WithFat("ghee", 0), Sheet = white.Sheet with { FatMass = new(0) }, Pan = white.Pan with { Temperature = new(260), FatPerSide = new(0) } };
 
-        Assert.False(plan.Has(NoteCode.PanSmokes));
+        Assert.Equal("ghee", plan.The(NoteCode.PanSmokes).Item);
+        Assert.Equal("butter", Breads.Plan(dry with { Dough = white.Dough.WithFat("butter", 3) }).The(NoteCode.PanSmokes).Item);
+        Assert.Equal("butter", Breads.Plan(dry with { Sheet = dry.Sheet with { Fat = "butter", FatMass = new(6) }, Pan = dry.Pan with { Roasting = Roasting.DryOnly, FatPerSide = new(3) } }).The(NoteCode.PanSmokes).Item);
+        Assert.False(Breads.Plan(dry).Has(NoteCode.PanSmokes));
         Assert.False(plan.Has(NoteCode.HotFat));
         Assert.True(plan.Has(NoteCode.Steam));
     }

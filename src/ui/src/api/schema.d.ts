@@ -1478,12 +1478,6 @@ export interface components {
             pans: number;
             /**
              * Format: int32
-             * @description Pieces each pan has room for at once.
-             * @default 1
-             */
-            places: number;
-            /**
-             * Format: int32
              * @description Rolled pieces that may wait for a pan.
              * @default 2
              */
@@ -1694,6 +1688,7 @@ export interface components {
             passed: components["schemas"]["Celsius"];
             /** @description What that must be. */
             needed: components["schemas"]["Celsius"];
+            core: null | components["schemas"]["Celsius"];
             /**
              * Format: double
              * @description Darkness of the face that went down first.
@@ -3010,9 +3005,10 @@ export interface components {
             pan?: null | components["schemas"]["PanSpec"];
             dough?: null | components["schemas"]["DoughSpec"];
             rest?: null | components["schemas"]["RestSpec"];
+            ladle?: null | components["schemas"]["LadleSpec"];
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -3065,7 +3061,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -3166,6 +3162,10 @@ export interface components {
             coolUnder: components["schemas"]["Celsius"];
             smokePoint: null | components["schemas"]["Celsius"];
             smokeWatchFrom: null | components["schemas"]["Celsius"];
+            /** @description The fat that smokes first. */
+            smokes: null | string;
+            /** @description A fat whose solids brown before it smokes. */
+            browns: null | string;
         };
         /** @enum {unknown} */
         PanKind: "castIron" | "steel" | "aluminium" | "nonStick" | "clay" | "soapstone" | "plate";
@@ -3191,9 +3191,16 @@ export interface components {
             stack: null | components["schemas"]["StackSheet"];
             /**
              * Format: int32
-             * @description Pieces of this size that the pan has room for.
+             * @description Pieces of this size that the pan has room for; one, however big.
              */
             room: number;
+            /**
+             * Format: int32
+             * @description Pieces on the pan at once: as many as are wanted and have room. Stays, clock and stove are of so many.
+             */
+            together: number;
+            /** @description Across the piece at its widest, as it lies on the pan. */
+            reach: components["schemas"]["Millimetres"];
             finish: components["schemas"]["FinishSheet"];
             hold: components["schemas"]["HoldSheet"];
         };
@@ -3231,7 +3238,7 @@ export interface components {
             measured?: number;
             /**
              * Format: int32
-             * @description Pieces on the pan at once.
+             * @description Pieces on the pan at once, as many as it has room for; the clock lays as many.
              * @default 1
              */
             together: number;
@@ -3658,7 +3665,7 @@ export interface components {
          * @description What a number in a note is of. Rules of faults name them, so that none names what no note says.
          * @enum {unknown}
          */
-        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "balls" | "best" | "core" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
+        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "balls" | "best" | "core" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
         /** @description A stretch in which a figure is good. */
         RangeOfCelsius: {
             least: components["schemas"]["Celsius"];
@@ -3904,7 +3911,7 @@ export interface components {
          * @enum {unknown}
          */
         RoomAir: "humid" | "normal" | "dry" | "highUp";
-        /** @description The pan under one of many pieces in a row. */
+        /** @description The pan under one of many pieces in a row, and how that piece comes off. */
         RowPiece: {
             /**
              * Format: int32
@@ -3913,17 +3920,26 @@ export interface components {
             number: number;
             /** @description As it goes on. */
             pan: components["schemas"]["Celsius"];
+            /** @description The hottest the pan gets under it. */
+            high: components["schemas"]["Celsius"];
             /** Format: double */
             first: number;
             /** Format: double */
             second: number;
             cooked: boolean;
+            /** @description The coldest that any of its dough has been at its hottest. */
+            dough: components["schemas"]["Celsius"];
+            core: null | components["schemas"]["Celsius"];
         };
         /** @description How the pan keeps up. */
         RowSheet: {
             /** @description The first, second, fifth and twentieth of a row, each with the same turns. */
             pieces: components["schemas"]["RowPiece"][];
             back: null | components["schemas"]["Seconds"];
+            /** @description The pan as the first piece comes off. */
+            left: components["schemas"]["Celsius"];
+            /** @description Where this flame leaves the empty pan in the end. */
+            ends: components["schemas"]["Celsius"];
             /** @description The flame that keeps it nearest to what it was. */
             holds: components["schemas"]["Flame"];
             /**
@@ -3936,6 +3952,16 @@ export interface components {
              * @description From the piece after this one on it is too cool.
              */
             upAfter: null | number;
+            worst: null | components["schemas"]["RowWorst"];
+        };
+        /** @description The worst of a row: what holds for one piece has to hold for all. */
+        RowWorst: {
+            /** @description Under which the pan gets hottest. */
+            hottest: components["schemas"]["RowPiece"];
+            darkest: components["schemas"]["RowPiece"];
+            palest: components["schemas"]["RowPiece"];
+            /** @description That lacks most of being cooked. */
+            rawest: components["schemas"]["RowPiece"];
         };
         SaltSpec: {
             id: string;

@@ -97,7 +97,6 @@ const names: Record<string, () => string> = {
   clock: m.clock_by,
   "clock.people": m.clock_people,
   "clock.pans": m.clock_pans,
-  "clock.places": m.clock_places,
   "clock.rollAhead": m.clock_roll_ahead,
   "clock.openBalls": m.clock_open_balls,
   "clock.bench": m.clock_bench,

@@ -103,6 +103,9 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   panClimbs: [m.note_pan_climbs, m.note_pan_climbs_more],
   panFalls: [m.note_pan_falls, m.note_pan_falls_more],
   panCrowded: [m.note_pan_crowded, m.note_pan_crowded_more],
+  widerThanPan: [m.note_wider_than_pan, m.note_wider_than_pan_more],
+  emptyNonStick: [m.note_empty_non_stick, m.note_empty_non_stick_more],
+  frozenIntoFat: [m.note_frozen_into_fat, m.note_frozen_into_fat_more],
   butterBrowns: [m.note_butter_browns, m.note_butter_browns_more],
   driedOut: [m.note_dried_out, m.note_dried_out_more],
   holdStiff: [m.note_hold_stiff, m.note_hold_stiff_more],
@@ -149,6 +152,7 @@ const mends: Record<MendCode, (q: Said) => string> = {
   inCloth: m.mend_in_cloth,
   holdTo: m.mend_hold_to,
   fewerTogether: m.mend_fewer_together,
+  ladleTo: m.mend_ladle_to,
 };
 
 const quantities = (of: Pick<Note, "quantities">): Record<string, string> =>

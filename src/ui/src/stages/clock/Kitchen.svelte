@@ -11,12 +11,13 @@
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
+  import { number } from "../../words/format";
   import { say } from "../../words/refusals";
   import type { StageProps } from "../props";
   import { clockOf } from "./spec";
 
   /** Who and what there is: hands, pans, room; what is made ahead, and what else is cooked. */
-  let { spec }: StageProps = $props();
+  let { spec, sheet }: StageProps = $props();
   const clock = $derived(clockOf(spec));
   const put = (change: Partial<ClockSpec>) => (spec.clock = { ...clock, ...change });
   const beside = $derived(clock.beside ?? []);
@@ -34,7 +35,6 @@
   const dials = [
     { key: "people", label: m.clock_people(), to: 6 },
     { key: "pans", label: m.clock_pans(), to: 6 },
-    { key: "places", label: m.clock_places(), to: 6 },
     { key: "rollAhead", label: m.clock_roll_ahead(), to: 12 },
     { key: "openBalls", label: m.clock_open_balls(), to: 24 },
     { key: "bench", label: m.clock_bench(), to: 120 },
@@ -63,6 +63,7 @@
         onchange={(v) => put({ [key]: Math.round(v) })}
       />
     {/each}
+    <p class="text-[14px] text-mute sm:col-span-2" data-testid="on-each-pan">{m.on_each_pan({ count: number(sheet.pan.together, 0) })}</p>
   </div>
   <div class="grid content-start gap-3">
     <Choice label={m.made_ahead()} value={clock.ahead} options={ahead} onchange={(v) => put({ ahead: v })} />

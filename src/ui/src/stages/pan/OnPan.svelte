@@ -21,7 +21,7 @@
 
 <div class="grid gap-x-7 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,300px)]">
   <div class="grid min-w-0 content-start gap-3">
-    <div class="grid gap-x-5 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
+    <div class="grid gap-x-5 gap-y-2 sm:grid-cols-2 xl:grid-cols-[1fr_1.3fr_1fr]">
       <label class="grid content-start gap-1 leading-tight"
         >{m.pan_kind()}
         <select
@@ -70,16 +70,19 @@
         to={700}
         onchange={(across) => put({ across })}
       />
-      <Dial
-        label={m.together()}
-        field="pan.together"
-        value={spec.pan.together}
-        step={1}
-        places={0}
-        to={6}
-        good={{ least: 1, most: pan.room }}
-        onchange={(v) => (spec.pan.together = v)}
-      />
+      <div>
+        <Dial
+          label={m.together()}
+          field="pan.together"
+          value={spec.pan.together}
+          step={1}
+          places={0}
+          to={6}
+          good={{ least: 1, most: Math.min(pan.room, 12) }}
+          onchange={(v) => (spec.pan.together = v)}
+        />
+        <p class="text-[14px] text-mute" data-testid="room">{m.room_on_pan({ room: number(pan.room, 0) })}</p>
+      </div>
       {#if spec.pan.roasting === "dryThenFry"}
         <Dial label={m.stack_high()} field="pan.stack" value={spec.pan.stack} step={1} places={0} onchange={(v) => (spec.pan.stack = v)} />
       {/if}
@@ -109,7 +112,12 @@
           </tbody>
         </table>
         <p class="mt-1 text-[15px]">
-          {pan.row.back == null ? m.row_never_back() : m.row_back({ time: amount(pan.row.back, "s") })}
+          {pan.row.back != null
+            ? m.row_back({ time: amount(pan.row.back, "s") })
+            : (pan.row.left > (spec.pan.measured ?? spec.pan.temperature) ? m.row_climbs : m.row_stays_under)({
+                pan: amount(spec.pan.measured ?? spec.pan.temperature, "°C"),
+                end: amount(pan.row.ends, "°C"),
+              })}
           {m.row_holds({ flame: flameName[pan.row.holds]().toLowerCase() })}
           {m.wipe_every({ count: pan.film.wipeEvery })}
         </p>
