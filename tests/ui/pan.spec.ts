@@ -173,7 +173,7 @@ test("finished while it steams, held where it stays soft", async ({ bench, page 
   await expect(page.locator('[data-note="holdStiff"]')).toBeVisible();
   await page.getByRole("radio", { name: "Lidded pot" }).click();
   await expect(page.locator('[data-note="holdStiff"]')).toHaveCount(0);
-  await expect(page.getByTestId("hold")).toContainText("Reheated dry");
+  await expect(page.getByTestId("hold")).toContainText("reheated dry");
 });
 
 test.describe("what cannot be", () => {

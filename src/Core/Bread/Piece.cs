@@ -32,6 +32,10 @@ public sealed record Piece(Grams Dough, Grams Fat, Grams PanFat, Grams Dust, Gra
     internal Piece Filled(Grams filling, FillingState of, Minutes? warm) =>
         this with { Filling = filling, Water = Water + filling * (of.Water / of.Mass), Warm = Warm with { Filling = warm } };
 
+    /// <summary>As warm as dough and filling are on average when it goes on the pan.</summary>
+    internal Piece At(Celsius dough, Celsius filling) =>
+        this with { Temperature = new(dough.Value + (filling.Value - dough.Value) * (Mass.Value > 0 ? Filling / Mass : 0)) };
+
     /// <summary>Cut in so many alike.</summary>
     internal Piece CutIn(int pieces) => this with { Dough = Dough / pieces, Fat = Fat / pieces, Dust = Dust / pieces, Bits = Bits / pieces, Filling = Filling / pieces, Water = Water / pieces };
 

@@ -39,7 +39,7 @@ public static class FillingNotes
                 mends: mends.Cooled(Parcel.Warm) is { } mend ? [mend] : null);
         }
 
-        foreach (var note in OfWall(filling, sheet, mends).Concat(OfBalance(filling, sheet)).Concat(OfLiquor(filling, sheet)).Concat(Cautions(filling, kitchen)))
+        foreach (var note in OfWall(filling, sheet, mends).Concat(OfBalance(filling, sheet)).Concat(OfLiquor(filling, sheet)).Concat(Cautions(batch, filling, kitchen)))
         {
             yield return note;
         }
@@ -118,24 +118,17 @@ public static class FillingNotes
             : Say(NoteCode.FillingShort, Severity.Watch, [Quantity.Of(QuantityName.Lacks, balance.Over * -1), Quantity.Count(QuantityName.Pieces, balance.Pieces)], mends: mends);
     }
 
-    /// <summary>Whether the filling holds egg or meat or was chilled, so that its core counts (models.md F).</summary>
-    public static bool IsRisky(FillingSpec? filling, Kitchen kitchen)
-    {
-        if (filling is null)
-        {
-            return false;
-        }
+    /// <summary>Whether the filling holds egg or meat, or it or the piece was chilled, so that its core counts (models.md F).</summary>
+    internal static bool IsRisky(CheckedBatch batch) =>
+        batch.Route.Filling is { } filling && (filling.In.Any(id => batch.Kitchen[id].Is(Trait.RawRisk)) || filling.Steps.Any(s => s.Chills) || PieceHeat.WasCold(batch.Spec));
 
-        return filling.In.Any(id => kitchen[id].Is(Trait.RawRisk)) || filling.Steps.Any(s => s.Chills);
-    }
-
-    private static IEnumerable<Note> Cautions(FillingSpec filling, Kitchen kitchen)
+    private static IEnumerable<Note> Cautions(CheckedBatch batch, FillingSpec filling, Kitchen kitchen)
     {
         bool Has(Trait trait) => filling.In.Any(id => kitchen[id].Is(trait));
         var steps = filling.Steps.ToList();
         var kinds = filling.Parts.Select(p => kitchen[p.Id].Kind).ToList();
         var fried = steps.Any(s => s.Fries);
-        if (IsRisky(filling, kitchen))
+        if (IsRisky(batch))
         {
             yield return Say(NoteCode.CoreSafe, Severity.Caution, [Quantity.Of(QuantityName.Core, Cooked.SafeCore)]);
         }

@@ -12,8 +12,9 @@ public sealed record FinishSheet(Finish Usual, Seconds Within, int Leaves);
 /// <param name="InCloth">So long it would in a folded cloth.</param>
 /// <param name="Then">How warm it is when it is wanted.</param>
 /// <param name="Sweats">Steam that cannot leave wets it.</param>
-/// <param name="Reheat">On the same pan, turned now and then, dry; nothing when that does not warm it.</param>
-public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat);
+/// <param name="Reheat">Once cold, on the same pan, turned now and then, dry; nothing when that does not warm it.</param>
+/// <param name="ReheatTo">What its coldest place must reach: the safe core where it holds meat or egg.</param>
+public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat, Celsius ReheatTo);
 
 /// <summary>Finish and hold, work.md 8. All figures here are empirical.</summary>
 public static class FinishHold
@@ -48,30 +49,36 @@ public static class FinishHold
         return new(usual, new(Math.Round(Cooling(run, Bare, Steams) * 60)), fold.Effective - fold.Patchy + (int)Math.Round(Opens(finish) * fold.Patchy, MidpointRounding.AwayFromZero));
     }
 
-    public static HoldSheet Held(PanSpec spec, PanRun run)
+    /// <param name="risky">It holds meat or egg.</param>
+    internal static HoldSheet Held(PanSpec spec, PanRun run, bool risky)
     {
         var rate = spec.Hold switch { HoldIn.Cloth => Cloth, HoldIn.Pot => Pot, HoldIn.Paper => Paper, _ => Bare };
         var moist = Math.Clamp((run.WaterShare.Value - Crisp) / (Moist - Crisp), 0, 1);
         var minutes = spec.HoldFor?.Value ?? UsualHold;
         var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
         Minutes Soft(double at) => new(Math.Round(moist * Cooling(run, at, Stiffens)));
-        return new(new(minutes), Soft(rate), Soft(Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run));
+        return new(new(minutes), Soft(rate), Soft(Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky));
     }
 
-    // Turned every so often on the pan it came from, until it is warm through.
-    private static Seconds? Reheat(PanSpec spec, PanRun run)
+    /// <summary>Meat and egg go to the safe core again (models.md F); all else until it is hot to eat (empirical).</summary>
+    internal static Celsius ReheatTo(bool risky) => risky ? Cooked.SafeCore : new(60);
+
+    /// <summary>Turned every so often on the pan it came from, until it is hot through; nothing when that takes too long.</summary>
+    /// <param name="from">The cold piece: of the kitchen, the fridge or the freezer.</param>
+    internal static Seconds? Reheat(PanSpec spec, PanRun run, Celsius from, bool risky)
     {
-        const int turn = 15, longest = 240, warm = 60;
+        const int turn = 15, longest = 480;
+        var warm = ReheatTo(risky).Value;
         if (run.Time.Value <= 0)
         {
             return null;
         }
 
-        var again = run.Again(Air.Kitchen, spec.Laid);
+        var again = run.Again(from, spec.Laid);
         for (var seconds = turn; seconds <= longest; seconds += turn)
         {
             again.Go(turn);
-            if (again.Middle.Value >= warm)
+            if (Math.Min(again.DoughPassed.Value, again.FillingPassed.Value) >= warm)
             {
                 return new(seconds);
             }

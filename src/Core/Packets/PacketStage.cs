@@ -36,9 +36,11 @@ public sealed record PacketLot(int Count, int Pieces, Grams Mass);
 /// <param name="Leavened">With a leaven in it, which goes on working in the cold.</param>
 /// <param name="Heat">The pan they go on, and <paramref name="Turns"/> how long each side lies on it; nothing for what only wants warming.</param>
 /// <param name="Warms">From the fridge until it can be rolled; nothing for all else.</param>
+/// <param name="Reheat">Straight from fridge or freezer on the same pan, turned every quarter of a minute; nothing for what is raw, and where the pan does not warm it.</param>
+/// <param name="Core">What the coldest place must reach.</param>
 /// <param name="Ingredients">Everything in it, what there is most of first.</param>
 public sealed record PacketSheet(
-    IReadOnlyList<PacketLot> Lots, int Days, DateOnly UseBy, bool Leavened, Celsius? Heat, IReadOnlyList<Seconds> Turns, Minutes? Warms, IReadOnlyList<string> Ingredients, IReadOnlyList<Allergen> Allergens);
+    IReadOnlyList<PacketLot> Lots, int Days, DateOnly UseBy, bool Leavened, Celsius? Heat, IReadOnlyList<Seconds> Turns, Minutes? Warms, Seconds? Reheat, Celsius Core, IReadOnlyList<string> Ingredients, IReadOnlyList<Allergen> Allergens);
 
 /// <summary>Packets of a batch, for the fridge or the freezer (work.md 9).</summary>
 public static class PacketStage
@@ -54,12 +56,19 @@ public static class PacketStage
 
     public static Answer<PacketSheet> Of(BatchSpec spec, PacketSpec packet, Kitchen kitchen)
     {
-        var frozen = spec with { Pan = spec.Pan with { Frozen = packet.State == PacketState.RawFrozen, Own = null, Measured = null } };
-        return Planner.Plan(frozen, kitchen).Then<PacketSheet>(sheet => Of(spec, packet, sheet, kitchen));
+        // A parcel is rolled before it is put away and goes on cold; what is only folded is warmed until it can be rolled.
+        var (frozen, chilled) = (packet.State == PacketState.RawFrozen, packet.State == PacketState.RawChilled);
+        var put = spec with
+        {
+            Pan = spec.Pan with { Frozen = frozen, Chilled = chilled && spec.Filling is not null, Own = null, Measured = null },
+            Clock = (spec.Clock ?? ClockSpec.Usual) with { Ahead = frozen ? Ahead.Freezer : chilled ? Ahead.Fridge : Ahead.None },
+        };
+        return Planner.Check(put, kitchen).Then<PacketSheet>(batch => Of(batch, packet, kitchen));
     }
 
-    private static PacketSheet Of(BatchSpec spec, PacketSpec packet, BatchSheet sheet, Kitchen kitchen)
+    private static PacketSheet Of(CheckedBatch batch, PacketSpec packet, Kitchen kitchen)
     {
+        var (spec, (sheet, off)) = (batch.Spec, Planner.Baked(batch));
         var raw = packet.State is PacketState.RawChilled or PacketState.RawFrozen;
         var (keeps, piece) = (Keeps[packet.State], (raw ? sheet.Piece.Raw : sheet.Piece.Out).Mass);
         var days = spec.Filling is null ? keeps.Plain : keeps.Stuffed;
@@ -78,7 +87,9 @@ public static class PacketStage
             inIt.Any(id => kitchen[id].Leavens),
             raw ? spec.Pan.Temperature : null,
             raw ? [.. sheet.Pan.Program.Turns.Select(t => t.Time)] : [],
-            packet.State == PacketState.RawChilled ? RestStage.Warms(sheet.Balls.Mass, sheet.Dough.Density) : null,
+            packet.State == PacketState.RawChilled && spec.Filling is null ? RestStage.Warms(sheet.Balls.Mass, sheet.Dough.Density) : null,
+            raw ? null : FinishHold.Reheat(spec.Pan, off, packet.State == PacketState.CookedFrozen ? Air.Freezer : Air.Fridge, batch.HoldsRaw),
+            raw ? sheet.Pan.Done.Needed : FinishHold.ReheatTo(batch.HoldsRaw),
             inIt,
             [.. inIt.SelectMany(id => kitchen[id].Allergens).Distinct().Order()]);
     }

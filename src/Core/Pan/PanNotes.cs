@@ -64,9 +64,10 @@ internal static class PanNotes
         }
         else if (pan.Row.Worst?.Rawest is { Cooked: false } raw)
         {
-            var coldCore = raw.Core?.Value < piece.FillingNeeds.Value;
-            var unsafeCore = coldCore && piece.FillingNeeds == Cooked.SafeCore;
-            var (passed, needed) = coldCore ? (raw.Core!.Value, piece.FillingNeeds) : (raw.Dough, Cooked.DoughSets);
+            // What is unsafe is told by the filling's own figure; else whichever lacks more.
+            var lacks = piece.FillingNeeds.Value - raw.Core?.Value;
+            var unsafeCore = lacks > 0 && piece.FillingNeeds == Cooked.SafeCore;
+            var (passed, needed) = unsafeCore || lacks > Cooked.DoughSets.Value - raw.Dough.Value ? (raw.Core!.Value, piece.FillingNeeds) : (raw.Dough, Cooked.DoughSets);
             yield return Say(
                 unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong,
                 [Quantity.Of(QuantityName.Pan, raw.Pan), Quantity.Of(QuantityName.Passed, passed), Quantity.Of(QuantityName.Needed, needed), Quantity.Count(QuantityName.Piece, raw.Number)],

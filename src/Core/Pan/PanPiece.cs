@@ -17,20 +17,20 @@ internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer>
 
     public Wanted Wants(double dark) => new(Cooked.DoughSets, Stuffed ? FillingNeeds : Cooked.DoughSets, dark);
 
-    public static PanPiece Of(Rolled rolled, RollSheet roll, DoughSheet dough, FillingSheet? stuffed, bool risky, bool poured)
+    public static PanPiece Of(Rolled rolled, RollSheet roll, DoughSheet dough, FillingSheet? stuffed, PieceHeat heat, bool risky, bool poured)
     {
         var reach = ReachOf(roll);
         var pile = rolled.Fullest;
         // A piece is as thick as it is on average; the films lie where they lie in the fullest place.
-        SlabLayer Leaves(Millimetres thick, bool turned) => new(thick, Dough, dough.Content.Water, Films(pile, thick, turned));
+        SlabLayer Leaves(Millimetres thick, bool turned) => new(thick, Dough, dough.Content.Water, Films(pile, thick, turned), From: heat.Dough);
         if (stuffed is not { Parcel: var parcel, End: var filling })
         {
             return new(rolled.Area, [Leaves(rolled.Thickness, turned: false)], Cooked.DoughSets, poured, reach);
         }
 
-        SlabLayer stuff = new(parcel.Layer, filling.Density, Percent.FromFraction(filling.Water / filling.Mass), [], IsFilling: true);
+        SlabLayer stuff = new(parcel.Layer, filling.Density, Percent.FromFraction(filling.Water / filling.Mass), [], IsFilling: true, heat.Filling);
         IReadOnlyList<SlabLayer> layers = parcel.Shape == ParcelShape.Coil
-            ? [.. Enumerable.Range(0, parcel.Layers).SelectMany(_ => new[] { new SlabLayer(parcel.Wall, Dough, dough.Content.Water, []), stuff }), new(parcel.Wall, Dough, dough.Content.Water, [])]
+            ? [.. Enumerable.Range(0, parcel.Layers).SelectMany(_ => new[] { new SlabLayer(parcel.Wall, Dough, dough.Content.Water, [], From: heat.Dough), stuff }), new(parcel.Wall, Dough, dough.Content.Water, [], From: heat.Dough)]
             : [Leaves(parcel.Wall, turned: false), stuff, Leaves(parcel.Wall, turned: true)];
         return new(parcel.Area, layers, risky ? Cooked.SafeCore : Cooked.HotThrough, poured, reach);
     }

@@ -45,25 +45,17 @@ public sealed class PanRun
     /// <param name="pan">The pan as the piece goes on.</param>
     /// <param name="ring">Pan round the bread, as a ratio: pan area for each piece over the area of one.</param>
     /// <param name="pace">How much longer everything takes on this cook's pan, as a ratio.</param>
-    /// <param name="from">Of the piece; a frozen one comes from the freezer.</param>
     /// <param name="stepsASecond">How finely time is cut.</param>
-    public PanRun(Slab slab, Celsius pan, Cookware on, double ring = RingOfPan, double pace = 1, Celsius? from = null, int stepsASecond = 2)
+    public PanRun(Slab slab, Celsius pan, Cookware on, double ring = RingOfPan, double pace = 1, int stepsASecond = 2)
     {
         (this.slab, this.pan, this.ring, this.pace) = (slab, pan.Value, ring, pace);
         (panHeat, burner, panHigh) = (on.HeatPerArea, Cookware.Burner(on.Flame), pan.Value);
         var n = slab.Cells;
         (temperature, water, ice, hottest) = (new double[n], (double[])slab.Water0.Clone(), new double[n], new double[n]);
         (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
-        Array.Fill(temperature, slab.Frozen ? Air.Freezer.Value : from?.Value ?? KitchenAir);
-        if (slab.Frozen)
-        {
-            for (var i = 0; i < n; i++)
-            {
-                ice[i] = water[i] * FrozenShare;
-            }
-        }
-
-        temperature.CopyTo(hottest, 0);
+        slab.From.CopyTo(temperature, 0);
+        slab.From.CopyTo(hottest, 0);
+        Freeze(slab.Frozen);
         this.stepsASecond = stepsASecond;
     }
 
@@ -161,7 +153,16 @@ public sealed class PanRun
         var again = new PanRun(this) { pan = on.Value, panHigh = on.Value, Time = default };
         Array.Fill(again.temperature, piece.Value);
         Array.Fill(again.hottest, piece.Value);
+        again.Freeze(piece.Value < 0);
         return again;
+    }
+
+    private void Freeze(bool frozen)
+    {
+        for (var i = 0; i < ice.Length; i++)
+        {
+            ice[i] = frozen ? water[i] * FrozenShare : 0;
+        }
     }
 
     /// <summary>The other face goes down.</summary>

@@ -57,6 +57,8 @@ public sealed record SecondFat(string Id, Percent Share);
 /// <param name="Temperature">The empty pan when the first piece goes on.</param>
 /// <param name="FatPerSide">Fat on each face, per piece.</param>
 /// <param name="On">Nothing for a usual pan.</param>
+/// <param name="Frozen">Pieces go on straight from the freezer.</param>
+/// <param name="Chilled">Pieces go on straight from the fridge; a frozen one is colder.</param>
 /// <param name="Measured">What the probe last said; it counts instead of <paramref name="Temperature"/>.</param>
 /// <param name="Together">Pieces on the pan at once, as many as it has room for; the clock lays as many.</param>
 /// <param name="Stack">How many are fried on each other by the school that does.</param>
@@ -77,7 +79,8 @@ public sealed record PanSpec(
     SecondFat? Second = null,
     Finish Finish = Finish.None,
     HoldIn Hold = HoldIn.Cloth,
-    Minutes? HoldFor = null)
+    Minutes? HoldFor = null,
+    bool Chilled = false)
 {
     public const int MostStays = 24;
 

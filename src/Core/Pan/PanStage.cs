@@ -48,8 +48,7 @@ internal sealed class PanStage
     };
 
     /// <param name="advised">Stays that are known to be advised: a cook's own are then played without looking for others.</param>
-    /// <returns>The sheet, the piece as it comes off, and how it would come off as advised.</returns>
-    public static (PanSheet Sheet, Piece Out, AsAdvised Advised) Work(CheckedBatch batch, PanPiece piece, Piece raw, DoughSheet dough, FoldSheet fold, IReadOnlyList<Stay>? advised = null)
+    public static Roasted Work(CheckedBatch batch, PanPiece piece, Piece raw, DoughSheet dough, FoldSheet fold, IReadOnlyList<Stay>? advised = null)
     {
         var stage = new PanStage(batch.Spec.Pan, piece, batch.Kitchen.Learned.PanTime);
         var own = batch.Spec.Pan.Own is not null;
@@ -106,7 +105,7 @@ internal sealed class PanStage
 
     private PanRun Start(Slab slab, bool taped = false, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2) { Tape = taped ? new(spec.Laid, wanted, piece.Poured) : null };
 
-    private (PanSheet Sheet, Piece Out, AsAdvised Advised) Judge(Advice advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
+    private Roasted Judge(Advice advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
     {
         var kitchen = batch.Kitchen;
         var fats = PanFat.Of(spec, kitchen);
@@ -130,7 +129,7 @@ internal sealed class PanStage
         // Of a stuffed piece, whichever is behind.
         var doughWants = !piece.Stuffed || run.DoughPassed.Value < wanted.Dough.Value;
 
-        return (new(
+        return new(new(
             new(turns, new(turns.Sum(t => t.Time.Value)), spec.Own is null ? advice.Why : null, spec.Own is not null, advised),
             new(
                 tape.Blisters,
@@ -155,7 +154,7 @@ internal sealed class PanStage
             Together,
             piece.Reach,
             FinishHold.Opened(spec.Finish, fold, fold.Rings is not null, piece.Stuffed, run),
-            FinishHold.Held(spec, run)), cooked, new(rowAdvised, () => Played(advised), raw));
+            FinishHold.Held(spec, run, batch.HoldsRaw)), cooked, new(rowAdvised, () => Played(advised), raw), run);
     }
 
     private PanRun? Played(List<Stay> stays) => stays.Count == 0 ? null : Play(Start(fine), stays);
@@ -322,6 +321,12 @@ public static class EmptyPan
         return left > 0 && left < 1 ? new(Math.Round(-Math.Log(left) * on.HeatPerArea / PanRun.Losses)) : null;
     }
 }
+
+/// <summary>What the pan makes of a piece.</summary>
+/// <param name="Out">As it comes off.</param>
+/// <param name="Advised">How it would come off as advised.</param>
+/// <param name="Run">Its cells as it comes off.</param>
+internal sealed record Roasted(PanSheet Sheet, Piece Out, AsAdvised Advised, PanRun Run);
 
 /// <summary>Pieces one after the other on one pan.</summary>
 /// <param name="After">The pan as the first comes off.</param>

@@ -4,7 +4,8 @@ namespace Ystrata.Core.Pan;
 /// <param name="Water">Of its mass.</param>
 /// <param name="Films">Fat between its leaves that have not welded: how high each lies over its bottom, and how thick it is.</param>
 /// <param name="IsFilling">A filling has to be hot through, a dough to set.</param>
-public sealed record SlabLayer(Millimetres Thickness, Density Density, Percent Water, IReadOnlyList<(Millimetres At, Micrometres Film)> Films, bool IsFilling = false);
+/// <param name="From">How warm it is as it goes on; as the kitchen where nothing is said.</param>
+public sealed record SlabLayer(Millimetres Thickness, Density Density, Percent Water, IReadOnlyList<(Millimetres At, Micrometres Film)> Films, bool IsFilling = false, Celsius? From = null);
 
 /// <summary>A piece cut in cells from the bottom up, ready for the pan.</summary>
 /// <remarks>Immutable: what heats and dries is in <see cref="PanRun"/>.</remarks>
@@ -21,14 +22,14 @@ public sealed class Slab
     private const double DrySolids = 1600; // J/(kg·K), models.md F
 
     // Per cell: thickness m, density kg/m³, water kg per kg raw and its inverse, kg/m², heat of the solids J/(kg·K),
-    // moist resistance of half of it m²K/W; over it: resistance of the films m²K/W.
-    internal readonly double[] Thick, Dense, Water0, Film, Mass, PerWater0, DryHeat, LastWater, PerBoiled, HalfMoist;
+    // moist resistance of half of it m²K/W, °C as it goes on; over it: resistance of the films m²K/W.
+    internal readonly double[] Thick, Dense, Water0, Film, Mass, PerWater0, DryHeat, LastWater, PerBoiled, HalfMoist, From;
     internal readonly bool[] Filling;
 
     private Slab(int cells, bool frozen)
     {
         (Thick, Dense, Water0, Film, Mass, PerWater0, DryHeat) = (new double[cells], new double[cells], new double[cells], new double[cells], new double[cells], new double[cells], new double[cells]);
-        (LastWater, PerBoiled, HalfMoist) = (new double[cells], new double[cells], new double[cells]);
+        (LastWater, PerBoiled, HalfMoist, From) = (new double[cells], new double[cells], new double[cells], new double[cells]);
         (Filling, Frozen) = (new bool[cells], frozen);
     }
 
@@ -69,6 +70,7 @@ public sealed class Slab
                 slab.Dense[i] = layer.Density.KilogramsPerCubicMetre;
                 slab.Water0[i] = layer.Water.Fraction;
                 slab.Filling[i] = layer.IsFilling;
+                slab.From[i] = frozen ? Air.Freezer.Value : (layer.From ?? Air.Kitchen).Value;
                 slab.Mass[i] = slab.Thick[i] * slab.Dense[i];
                 slab.PerWater0[i] = slab.Water0[i] > 0 ? 1 / slab.Water0[i] : 0;
                 slab.LastWater[i] = slab.Water0[i] > LastOfWater ? LastOfWater / slab.Water0[i] : 1;

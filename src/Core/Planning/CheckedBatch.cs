@@ -22,6 +22,9 @@ public sealed class CheckedBatch
 
     internal DoughSolution Dough { get; }
 
+    /// <summary>Egg or meat is in it, cooked or not.</summary>
+    internal bool HoldsRaw => Dough.InIt.Concat((Route.Filling?.In ?? []).Select(id => Kitchen[id])).Any(i => i.Is(Trait.RawRisk));
+
     internal Shaping Shape { get; }
 
     /// <summary>The ball rolled out, with what is laid on it.</summary>

@@ -41,12 +41,15 @@ public static class Planner
         return unworkable is { } ? unworkable : new CheckedBatch(spec, kitchen, route, mix, stuffing, dough, shape, sheet, folded);
     }
 
-    public static BatchSheet Plan(CheckedBatch batch) => Plan(batch, advised: null);
+    public static BatchSheet Plan(CheckedBatch batch) => Work(batch, advised: null).Sheet;
+
+    /// <summary>The same, and the cells of a piece as it comes off the pan.</summary>
+    internal static (BatchSheet Sheet, PanRun Off) Baked(CheckedBatch batch) => Work(batch, advised: null);
 
     /// <summary>A batch as it was really cooked: what its plan advises at the pan is known, and what would mend it is asked of the plan alone; neither is worked out for what it became.</summary>
-    internal static BatchSheet AsItWas(CheckedBatch cooked, BatchSheet planned) => Plan(cooked, planned.Pan.Program.Advised);
+    internal static BatchSheet AsItWas(CheckedBatch cooked, BatchSheet planned) => Work(cooked, planned.Pan.Program.Advised).Sheet;
 
-    private static BatchSheet Plan(CheckedBatch batch, IReadOnlyList<Stay>? advised)
+    private static (BatchSheet Sheet, PanRun Off) Work(CheckedBatch batch, IReadOnlyList<Stay>? advised)
     {
         var (spec, kitchen, route, mix, shape) = (batch.Spec, batch.Kitchen, batch.Route, batch.Mix, batch.Shape);
         var dough = DoughStage.Work(batch);
@@ -61,11 +64,13 @@ public static class Planner
         var roll = RollStage.Judge(batch, rolled, fold, dough, filling?.Parcel);
         var raw = Piece.Divided(dough.Ball, dough.Content.Water, rest.Warm).Laid(shape.Inputs, kitchen);
         raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling, filling.End, filling.Warm)).CutIn(fold.Pieces);
-        var slab = PanPiece.Of(rolled, roll, dough, filling, FillingNotes.IsRisky(route.Filling, kitchen), route.Poured);
-        var (pan, cooked, asAdvised) = PanStage.Work(batch, slab, raw, dough, fold, advised);
+        var heat = PieceHeat.Of(batch, dough, filling?.End);
+        raw = raw.At(heat.Dough, heat.Filling);
+        var slab = PanPiece.Of(rolled, roll, dough, filling, heat, FillingNotes.IsRisky(batch), route.Poured);
+        var (pan, cooked, asAdvised, off) = PanStage.Work(batch, slab, raw, dough, fold, advised);
         var used = Spent.On(batch, balls.Count, pieces);
 
-        return new(
+        return (new(
             route.Stages,
             dough,
             rest,
@@ -81,7 +86,7 @@ public static class Planner
             [.. batch.Dough.InIt.SelectMany(i => i.Allergens).Concat(used.SelectMany(u => kitchen[u.Id].Allergens)).Distinct().Order()],
             SpecMeasures.Of(batch),
             [.. advised is null ? Notes().Select(n => Workable(n, batch)) : Notes()],
-            filling);
+            filling), off);
 
         IEnumerable<Note> Notes() =>
         [

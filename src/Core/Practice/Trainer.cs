@@ -2,7 +2,7 @@ namespace Ystrata.Core.Practice;
 
 /// <summary>What is put before the cook to practise on; the pan's heat is for the eye to find out.</summary>
 /// <param name="Wanted">How dark both faces should be.</param>
-public sealed record PracticeTask(int Seed, PanKind Pan, Flame Flame, Millimetres Thickness, bool Frozen, Colour Wanted, bool Fat);
+public sealed record PracticeTask(int Seed, PanKind Pan, Flame Flame, Millimetres Thickness, bool Frozen, bool Chilled, Colour Wanted, bool Fat);
 
 /// <summary>What is seen from above at one second.</summary>
 /// <param name="Blisters">How far they have risen, 0 to 1.</param>
@@ -53,7 +53,8 @@ public static class Trainer
         PanKind[] pans = [PanKind.CastIron, PanKind.Steel, PanKind.Aluminium, PanKind.NonStick, PanKind.Clay, PanKind.Soapstone];
         var pan = pans[lot.Of(pans.Length)];
         var flame = lot.Of(3) switch { 0 => Flame.Low, 1 => Flame.Medium, _ => Flame.High };
-        return new(seed, pan, flame, new(2 + 0.25 * lot.Of(9)), lot.Of(5) == 0, lot.Of(2) == 0 ? Colour.Gold : Colour.Brown, lot.Of(2) == 0);
+        var (thickness, cold) = (new Millimetres(2 + 0.25 * lot.Of(9)), lot.Of(5));
+        return new(seed, pan, flame, thickness, cold == 0, cold == 1, lot.Of(2) == 0 ? Colour.Gold : Colour.Brown, lot.Of(2) == 0);
     }
 
     /// <param name="turns">Seconds after laying at which it is turned, in order.</param>
@@ -120,7 +121,7 @@ public static class Trainer
     {
         var lot = new Draw(task.Seed + 1);
         var pan = 175 + 5 * lot.Of(13);
-        var slab = Slab.Of([new(task.Thickness, PanPiece.Dough, new(40 + lot.Of(6)), [])], task.Frozen);
+        var slab = Slab.Of([new(task.Thickness, PanPiece.Dough, new(40 + lot.Of(6)), [], From: task.Chilled ? Air.Fridge : null)], task.Frozen);
         return new(slab, new(pan), Cookware.Of(task.Pan) with { Flame = task.Flame });
     }
 

@@ -74,7 +74,9 @@ public static class RestStage
     private const double Sours = 360, HighUpSours = 300, Gassy = 120, Safe = 120, FridgeNight = 1440, FridgeGassy = 720;
 
     // A lump in still air: h W/(m²·K), c J/(kg·K); the warmth at which a dough rolls again, °C.
-    private const double AirSide = 8, HeatPerMass = 2900, Workable = 18;
+    private const double AirSide = 8, HeatPerMass = 2900;
+
+    internal static readonly Celsius Workable = new(18);
 
     private const int CurvePoints = 41;
 
@@ -161,9 +163,10 @@ public static class RestStage
     }
 
     /// <summary>From fridge to workable in the kitchen's air: τ = ρc · V/A / h, t = τ · ln((air − fridge)/(air − workable)), for a lump as round as a ball.</summary>
-    public static Minutes Warms(Grams lump, Density density)
-    {
-        var volumeOverArea = Round.SphereOf(lump, density).Metres / 6;
-        return new(Round.DoughDensity.KilogramsPerCubicMetre * HeatPerMass * volumeOverArea / AirSide * Math.Log((Air.Kitchen.Value - Air.Fridge.Value) / (Air.Kitchen.Value - Workable)) / 60);
-    }
+    public static Minutes Warms(Grams lump, Density density) =>
+        new(Lag(lump, density).Value * Math.Log((Air.Kitchen.Value - Air.Fridge.Value) / (Air.Kitchen.Value - Workable.Value)));
+
+    /// <summary>How long a lump takes two thirds of its way to the kitchen's air.</summary>
+    public static Minutes Lag(Grams lump, Density density) =>
+        new(Round.DoughDensity.KilogramsPerCubicMetre * HeatPerMass * (Round.SphereOf(lump, density).Metres / 6) / AirSide / 60);
 }

@@ -2553,6 +2553,8 @@ export interface components {
             /** @description Steam that cannot leave wets it. */
             sweats: boolean;
             reheat: null | components["schemas"]["Seconds"];
+            /** @description What its coldest place must reach: the safe core where it holds meat or egg. */
+            reheatTo: components["schemas"]["Celsius"];
         };
         /** @description What a larder file would do, or did. */
         ImportView: {
@@ -3125,6 +3127,9 @@ export interface components {
             heat: null | components["schemas"]["Celsius"];
             turns: number[];
             warms: null | components["schemas"]["Minutes"];
+            reheat: null | components["schemas"]["Seconds"];
+            /** @description What the coldest place must reach. */
+            core: components["schemas"]["Celsius"];
             /** @description Everything in it, what there is most of first. */
             ingredients: string[];
             allergens: components["schemas"]["Allergen"][];
@@ -3232,7 +3237,10 @@ export interface components {
             colour: components["schemas"]["Colour"];
             roasting?: components["schemas"]["Roasting"];
             on?: null | components["schemas"]["Cookware"];
-            /** @default false */
+            /**
+             * @description Pieces go on straight from the freezer.
+             * @default false
+             */
             frozen: boolean;
             /** @description °C */
             measured?: number;
@@ -3255,6 +3263,11 @@ export interface components {
             hold?: components["schemas"]["HoldIn"];
             /** @description min */
             holdFor?: number;
+            /**
+             * @description Pieces go on straight from the fridge; a frozen one is colder.
+             * @default false
+             */
+            chilled: boolean;
         };
         /**
          * @description How a pan stands to what is cooked on it.
@@ -3558,6 +3571,7 @@ export interface components {
             flame: components["schemas"]["Flame"];
             thickness: components["schemas"]["Millimetres"];
             frozen: boolean;
+            chilled: boolean;
             /** @description How dark both faces should be. */
             wanted: components["schemas"]["Colour"];
             fat: boolean;

@@ -48,12 +48,17 @@
   }
 
   function how(packet: PacketSheet): string {
-    if (packet.heat == null) return shown === "cookedFrozen" ? m.label_warm_frozen() : m.label_warm();
+    if (packet.heat == null) {
+      const core = amount(packet.core, "°C");
+      const from = shown === "cookedFrozen" ? m.label_straight() : m.label_straight_fridge();
+      return `${from} ${packet.reheat == null ? m.label_warm_tried({ core }) : m.label_warm({ time: amount(packet.reheat, "s"), core })}`;
+    }
     const times = packet.turns.map((t) => number(t, 0)).join(" + ");
     const pan = packet.turns.length
       ? m.label_pan({ heat: amount(packet.heat, "°C"), times })
       : m.label_pan_tried({ heat: amount(packet.heat, "°C") });
-    return packet.warms == null ? `${m.label_straight()} ${pan}` : `${m.label_stand({ time: amount(packet.warms, "min") })} ${pan}`;
+    if (packet.warms != null) return `${m.label_stand({ time: amount(packet.warms, "min") })} ${pan}`;
+    return `${shown === "rawFrozen" ? m.label_straight() : m.label_straight_fridge()} ${pan}`;
   }
 </script>
 

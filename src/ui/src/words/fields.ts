@@ -93,6 +93,7 @@ const names: Record<string, () => string> = {
   "pan.own[].time": m.stay_time,
   "pan.own[].fat": m.stay_fat,
   "pan.frozen": m.from_frozen,
+  "pan.chilled": m.from_fridge,
   "pan.holdFor": m.hold_for,
   clock: m.clock_by,
   "clock.people": m.clock_people,

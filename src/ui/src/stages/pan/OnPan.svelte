@@ -38,17 +38,22 @@
       </label>
       <div class="grid content-start gap-2">
         <Choice label={m.flame()} value={on.flame} options={flames} onchange={(flame) => put({ flame })} />
-        <label class="flex min-h-11 items-center gap-2.5">
-          <input
-            type="checkbox"
-            class="size-6 accent-rim"
-            checked={spec.pan.frozen}
-            onchange={(e) => {
-              const frozen = e.currentTarget.checked;
-              batch.change(() => (spec.pan.frozen = frozen));
-            }}
-          />{m.from_frozen()}
-        </label>
+        {#each [["frozen", m.from_frozen()], ["chilled", m.from_fridge()]] as const as [cold, label] (cold)}
+          <label class="flex min-h-11 items-center gap-2.5">
+            <input
+              type="checkbox"
+              class="size-6 accent-rim"
+              checked={spec.pan[cold]}
+              onchange={(e) => {
+                const on = e.currentTarget.checked;
+                batch.change(() => {
+                  spec.pan.frozen = on && cold === "frozen";
+                  spec.pan.chilled = on && cold === "chilled";
+                });
+              }}
+            />{label}
+          </label>
+        {/each}
       </div>
       <Dial
         label={m.pan_thick()}

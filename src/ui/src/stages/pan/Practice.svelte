@@ -101,7 +101,9 @@
       flame: flameName[task.flame]().toLowerCase(),
       bread: task.frozen
         ? m.practice_frozen({ thick: amount(task.thickness, "mm") })
-        : m.practice_fresh({ thick: amount(task.thickness, "mm") }),
+        : task.chilled
+          ? m.practice_chilled({ thick: amount(task.thickness, "mm") })
+          : m.practice_fresh({ thick: amount(task.thickness, "mm") }),
       colour: colourName[task.wanted]().toLowerCase(),
     })}
     {task.fat ? m.practice_fat() : m.practice_dry()}
