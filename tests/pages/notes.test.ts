@@ -197,6 +197,27 @@ const spoils: Record<string, (spec: any) => void> = {
       on: { kind: "nonStick", thickness: 2, across: 260, flame: "high" },
     };
   },
+  "raw garlic kept overnight, chicken held for hours": (s) => {
+    s.filling = stuffed("chicken-cooked", 600, [], [{ kind: "season", item: "garlic", mass: 5 }]);
+    s.clock = { ...s.clock, ahead: "fridge" };
+    s.pan = { ...s.pan, hold: "plate", holdFor: 230 };
+    s.roll.rest = 60;
+  },
+  "an egg dough that rests by the hour": (s) => {
+    s.dough.liquids = [
+      { id: "egg", amount: { by: "share", share: 10, mass: 0 } },
+      { id: "water", amount: { by: "rest", share: 0, mass: 0 } },
+    ];
+    s.rest = { ...s.rest, time: 110, place: "room" };
+  },
+  "rice flour alone, wound": (s) => {
+    s.dough.flours = [{ id: "flour-rice", parts: 100 }];
+    s.fold = { steps: [{ kind: "matRoll" }, { kind: "coil" }] };
+  },
+  "rice flour alone, folded": (s) => {
+    s.dough.flours = [{ id: "flour-rice", parts: 100 }];
+    s.fold = { steps: [{ kind: "letter" }] };
+  },
   "wider than its pan": (s) => {
     s.pan = { ...s.pan, on: { kind: "castIron", thickness: 4, across: 120, flame: "high" } };
   },

@@ -17,6 +17,12 @@ public sealed record FlourMix(Percent Absorption, double Springback, Minutes Lea
     // How much thicker the limit is with no rest at all (models.md D: short rest +50 %).
     private const double NoRestPenalty = 0.5;
 
+    // From this share of weak flour on nothing holds what is stretched or wound (empirical).
+    internal const double WeakFrom = 0.5;
+
+    /// <summary>How far it bears being stretched, rolled up and wound: 1 with half of it gluten or more, 0 with none.</summary>
+    internal double Bears => Math.Clamp((1 - Weak) / (1 - WeakFrom), 0, 1);
+
     public static FlourMix Of(IReadOnlyList<FlourShare> flours, Kitchen kitchen)
     {
         var parts = flours.Sum(f => f.Parts);

@@ -127,7 +127,6 @@ public static class FillingNotes
         bool Has(Trait trait) => filling.In.Any(id => kitchen[id].Is(trait));
         var steps = filling.Steps.ToList();
         var kinds = filling.Parts.Select(p => kitchen[p.Id].Kind).ToList();
-        var fried = steps.Any(s => s.Fries);
         if (IsRisky(batch))
         {
             yield return Say(NoteCode.CoreSafe, Severity.Caution, [Quantity.Of(QuantityName.Core, Cooked.SafeCore)]);
@@ -141,11 +140,6 @@ public static class FillingNotes
         if (Has(Trait.KeepsBadlyWarm))
         {
             yield return Say(NoteCode.PulseCold, Severity.Caution, []);
-        }
-
-        if (Has(Trait.GarlicLike) && !fried)
-        {
-            yield return Say(NoteCode.RawGarlic, Severity.Caution, []);
         }
 
         foreach (var note in steps.Select(s => s.Caution(kitchen)).OfType<Note>().DistinctBy(n => n.Code))

@@ -12,6 +12,17 @@ public sealed record FillingSpec(IReadOnlyList<FillingPart> Parts, IReadOnlyList
     /// <summary>Everything that goes in, by its larder id.</summary>
     internal IEnumerable<string> In => Parts.Select(p => p.Id).Concat(Steps.SelectMany(s => s.Ids).Select(i => i.Id));
 
+    /// <summary>Of that, what no step heats once it is in.</summary>
+    internal IEnumerable<string> RawIn
+    {
+        get
+        {
+            static IEnumerable<string> After(IReadOnlyList<FillingStep> steps) => steps.Where((s, i) => !steps.Skip(i).Any(later => later.Heats)).SelectMany(s => s.Ids).Select(i => i.Id);
+            var heated = Together.Any(s => s.Heats);
+            return (heated ? [] : Parts.SelectMany(p => (p.Steps.Any(s => s.Heats) ? [] : new[] { p.Id }).Concat(After(p.Steps)))).Concat(After(Together));
+        }
+    }
+
     /// <summary>What a bread begins with once it is to be stuffed: wet radish, salted and squeezed.</summary>
     public static FillingSpec Usual { get; } = new(
         [

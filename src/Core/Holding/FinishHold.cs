@@ -13,8 +13,9 @@ public sealed record FinishSheet(Finish Usual, Seconds Within, int Leaves);
 /// <param name="Then">How warm it is when it is wanted.</param>
 /// <param name="Sweats">Steam that cannot leave wets it.</param>
 /// <param name="Reheat">Once cold, on the same pan, turned now and then, dry; nothing when that does not warm it.</param>
+/// <param name="Warm">Of that time, how long it is under 60 °C.</param>
 /// <param name="ReheatTo">What its coldest place must reach: the safe core where it holds meat or egg.</param>
-public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat, Celsius ReheatTo);
+public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat, Celsius ReheatTo, Minutes Warm);
 
 /// <summary>Finish and hold, work.md 8. All figures here are empirical.</summary>
 public static class FinishHold
@@ -30,6 +31,7 @@ public static class FinishHold
     // A bread with less water than this is crisp from the start; with more than that it is as soft as can be, percent.
     private const double Crisp = 16, Moist = 27;
 
+    private const double Hot = 60; // °C: under it what spoils is counted as warm
     private const double SweatsAfter = 3; // min in paper
     private const double UsualHold = 10; // min
 
@@ -57,7 +59,7 @@ public static class FinishHold
         var minutes = spec.HoldFor?.Value ?? UsualHold;
         var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
         Minutes Soft(double at) => new(Math.Round(moist * Cooling(run, at, Stiffens)));
-        return new(new(minutes), Soft(rate), Soft(Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky));
+        return new(new(minutes), Soft(rate), Soft(Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), new(Math.Max(minutes - Cooling(run, rate, Hot), 0)));
     }
 
     /// <summary>Meat and egg go to the safe core again (models.md F); all else until it is hot to eat (empirical).</summary>

@@ -39,7 +39,7 @@ public sealed class Compare(CheckedBatch batch)
         }
 
         var rolled = Rolled.To(steps is [.., var last] ? last : sheet, roll.Diameter);
-        var fold = FoldStage.Judge(shape, sheet, steps, rolled, ball, batch.Kitchen.Hands, drawn: false);
+        var fold = FoldStage.Judge(shape, sheet, steps, rolled, ball, batch.Mix, batch.Kitchen.Hands, drawn: false);
         var back = Round.Springback(batch.Mix, plan.Dough.Content.Fat, shape.Rest);
         return new(program, fold, RollStage.Judge(shape, rolled, fold, back), Section.Of(rolled), sheet.Fullest.Dough.Value < plan.Sheet.Thinnest.Value, null);
     }

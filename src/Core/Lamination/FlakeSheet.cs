@@ -28,13 +28,14 @@ public sealed record FlakeSheet(double Points, IReadOnlyList<FlakePart> Terms)
     private static readonly Micrometres BestFilm = new(50);
     private const double ApartMost = 45, LeafMost = 25, FilmMost = 20, WholeMost = 10;
 
-    public static FlakeSheet Of(Rolled rolled, RingSheet? rings, RollBy by)
+    /// <param name="bears">How far the flours bear being folded thin, 0 to 1: what cracks has no leaves.</param>
+    public static FlakeSheet Of(Rolled rolled, RingSheet? rings, RollBy by, double bears = 1)
     {
         var upright = rings is { OnEdge: true };
         var apart = upright ? rings!.Apart : rolled.Places.Sum(p => FoldStage.ApartIn(p.Pile) * p.Area.Value) / rolled.Area.Value;
         var flat = rings is { OnEdge: false, State: not ContactState.Fused } ? rings.Count / 2 : 0;
         var contacts = apart - 1 + flat;
-        var parts = 1 - Math.Exp(-contacts / ManyContacts);
+        var parts = bears * (1 - Math.Exp(-contacts / ManyContacts));
         var leaf = upright ? rings!.Each.Value * rings.Count / rings.Apart : rolled.Thickness.Value / apart;
         var (films, open) = upright ? Films(rolled.Rings!.Contacts) : Films(rolled.Fullest.Contacts);
 

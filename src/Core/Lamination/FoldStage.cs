@@ -86,7 +86,7 @@ public static class FoldStage
 
     /// <summary>Judges the program once the piece has been rolled out: films thin with the last roll, so leaves weld there.</summary>
     /// <param name="drawn">False leaves the plan views out, where nobody looks at single steps.</param>
-    internal static FoldSheet Judge(Shaping shape, Form sheet, IReadOnlyList<Form> steps, Rolled rolled, Grams ball, HandTimes times, bool drawn = true)
+    internal static FoldSheet Judge(Shaping shape, Form sheet, IReadOnlyList<Form> steps, Rolled rolled, Grams ball, FlourMix mix, HandTimes times, bool drawn = true)
     {
         var full = rolled.Fullest;
         var fused = full.CountOf(c => c.State == ContactState.Fused);
@@ -123,7 +123,7 @@ public static class FoldStage
             rolled.Piece.Ribbons > 1 ? rolled.Piece.Ribbons * full.Count : null,
             times.OfProgram(shape, steps),
             DifficultyOf(shape.Steps),
-            FlakeSheet.Of(rolled, rings, shape.By));
+            FlakeSheet.Of(rolled, rings, shape.By, mix.Bears));
     }
 
     // 1 easy to 5 hard: 1 and what the steps add (empirical).

@@ -45,6 +45,9 @@ public abstract record FoldStep
     /// <summary>It is a fold, and leaves can be one too many by it.</summary>
     internal virtual bool Folds => false;
 
+    /// <summary>Only a dough that stretches takes it: without gluten it cracks.</summary>
+    internal virtual bool NeedsGluten => false;
+
     /// <summary>It closes the rim.</summary>
     internal virtual bool Seals => false;
 

@@ -72,6 +72,14 @@ public static class LaminationNotes
             yield return note;
         }
 
+        if (batch.Mix.Weak > FlourMix.WeakFrom && fold.Nominal > 1)
+        {
+            var step = spec.Fold.Steps.ToList().FindIndex(s => s.NeedsGluten);
+            yield return new(
+                step >= 0 ? NoteCode.NoGlutenStep : NoteCode.NoGlutenFold, Stage.Fold, step >= 0 ? Severity.Wrong : Severity.Watch,
+                [Quantity.Of(QuantityName.Share, Percent.FromFraction(batch.Mix.Weak)), Quantity.Of(QuantityName.Most, Percent.FromFraction(FlourMix.WeakFrom)), .. step >= 0 ? [Quantity.Count(QuantityName.Step, step + 1)] : Array.Empty<Quantity>()]);
+        }
+
         var contacts = fold.Nominal - 1;
         var mends = mended ? new FoldMends(batch) : null;
         if (fold.Fused > 0 && fold.InsideFat.Value + fold.InsideDust.Value <= 0 && spec.Fold.Steps.Any(s => s.Seals))

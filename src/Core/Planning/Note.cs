@@ -104,6 +104,11 @@ public enum NoteCode
     CoreSafe,
     PulseCold,
     RawGarlic,
+    RawGarlicKept,
+    WarmLong,
+    WarmTooLong,
+    NoGlutenStep,
+    NoGlutenFold,
     PressurePot,
     OatsWait,
     AlreadyBigger,
@@ -318,6 +323,9 @@ public enum MendCode
 
     /// <summary>A smaller ladle.</summary>
     LadleTo,
+
+    /// <summary>The dough's rest in the fridge.</summary>
+    RestInFridge,
 }
 
 /// <summary>A change that mends a fault: what it is called, and what the batch would then say.</summary>

@@ -58,7 +58,7 @@ public static class Planner
         var sheet = SheetStage.Work(batch, dough, rest);
         var folded = batch.Folded is [.., var last] ? last : batch.Sheet;
         var rolled = Rolled.To(folded, shape.RolledTo);
-        var fold = FoldStage.Judge(shape, batch.Sheet, batch.Folded, rolled, dough.Ball, kitchen.Hands);
+        var fold = FoldStage.Judge(shape, batch.Sheet, batch.Folded, rolled, dough.Ball, mix, kitchen.Hands);
         var pieces = balls.Count * fold.Pieces;
         var filling = FillingStage.Judge(batch, dough, fold);
         var roll = RollStage.Judge(batch, rolled, fold, dough, filling?.Parcel);
@@ -95,6 +95,8 @@ public static class Planner
             .. BallsNotes.Of(balls),
             .. route.Poured ? LadleNotes.Of(spec.Ladle, roll) : [],
             .. route.Folds ? LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest) : [],
+            .. GarlicNotes.Of(batch),
+            .. WarmNotes.Of(batch, raw, pan),
             .. route.Folds ? LaminationNotes.OfFold(batch, fold, rolled, mended: advised is null) : [],
             .. filling is null ? [] : FillingNotes.Of(batch, filling),
             .. route.Poured ? [] : LaminationNotes.OfRoll(batch, roll, fold, folded),

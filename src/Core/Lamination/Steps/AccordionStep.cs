@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Pleats laid flat: top on top and back on back by turns.</summary>
 public sealed record AccordionStep(int Pleats) : FoldStep
 {
+    internal override bool NeedsGluten => true;
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);
 
     internal override int Copies(Form piece) => Pleats;

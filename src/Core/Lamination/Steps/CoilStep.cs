@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 public sealed record CoilStep : FoldStep
 {
     // D = √(4Rd/π): a rope lies flat and covers R · d; a strip of thickness d stands on its edge and covers as much.
+    internal override bool NeedsGluten => true;
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen)
     {
         if (piece.Rope is { } rope)

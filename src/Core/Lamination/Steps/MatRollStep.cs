@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 public sealed record MatRollStep : FoldStep
 {
     // A rope cut across: the lower windings lie as they were rolled, the upper ones are turned over.
+    internal override bool NeedsGluten => true;
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen)
     {
         var sheet = piece.Evened();

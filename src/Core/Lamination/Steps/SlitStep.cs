@@ -6,6 +6,8 @@ public sealed record SlitStep(int Ribbons) : FoldStep
     // Cuts stop short of the edge, share of the length.
     private const double StopsAt = 0.88;
 
+    internal override bool NeedsGluten => true;
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece with { Ribbons = Ribbons };
 
     internal override HandUse? Hands => new(HandWork.Slit, Ribbons);

@@ -84,6 +84,11 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   coreSafe: [m.note_core_safe, m.note_core_safe_more],
   pulseCold: [m.note_pulse_cold, m.note_pulse_cold_more],
   rawGarlic: [m.note_raw_garlic, m.note_raw_garlic_more],
+  rawGarlicKept: [m.note_raw_garlic_kept, m.note_raw_garlic_kept_more],
+  warmLong: [m.note_warm_long, m.note_warm_long_more],
+  warmTooLong: [m.note_warm_too_long, m.note_warm_too_long_more],
+  noGlutenStep: [m.note_no_gluten_step, m.note_no_gluten_step_more],
+  noGlutenFold: [m.note_no_gluten_fold, m.note_no_gluten_fold_more],
   pressurePot: [m.note_pressure_pot, m.note_pressure_pot_more],
   oatsWait: [m.note_oats_wait, m.note_oats_wait_more],
   alreadyBigger: [m.note_already_bigger, m.note_already_bigger_more],
@@ -153,6 +158,7 @@ const mends: Record<MendCode, (q: Said) => string> = {
   holdTo: m.mend_hold_to,
   fewerTogether: m.mend_fewer_together,
   ladleTo: m.mend_ladle_to,
+  restInFridge: m.mend_rest_in_fridge,
 };
 
 const quantities = (of: Pick<Note, "quantities">): Record<string, string> =>
