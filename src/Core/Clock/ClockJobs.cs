@@ -54,7 +54,8 @@ internal static class ClockJobs
                 stands,
                 Math.Max(Whole(fold.Longest), Of(fold)),
                 clock.Ahead == Ahead.Freezer ? Whole(new Minutes(FreezeLongest)) : Whole(new Minutes(clock.Covered ? RolledCovered : RolledBare)),
-                Whole(sheet.Pan.Hold.Soft)),
+                // What comes off crisp does not go stiff.
+                sheet.Pan.Hold.Soft.Value > 0 ? Whole(sheet.Pan.Hold.Soft) : Whole(new Minutes(FreezeLongest))),
             new(spec.Pan.Laid, spec.Pan.Cookware),
             new(first, balls, fold));
     }

@@ -34,7 +34,11 @@ public enum ClockBreach
 
 /// <param name="By">Seconds over what is allowed.</param>
 /// <param name="Bread">From 0; nothing when it is the whole service's.</param>
-public sealed record Breach(ClockBreach Code, int? Bread, Seconds Is, Seconds Allowed, Seconds By);
+public sealed record Breach(ClockBreach Code, int? Bread, Seconds Is, Seconds Allowed, Seconds By)
+{
+    /// <summary>What cannot be, or spoils the bread; what would only be better otherwise is to be watched.</summary>
+    public Severity Severity => Code is ClockBreach.Late or ClockBreach.TableGone or ClockBreach.DoughStands ? Severity.Wrong : Severity.Watch;
+}
 
 /// <summary>What could be had instead.</summary>
 public enum WhatIf

@@ -159,7 +159,7 @@ public static class ClockStage
                 Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
                 Over(ClockBreach.FoldedWaits, b, FoldedWait(best.Breads[b], jobs[b]), jobs[b].Limits.Folded),
                 Over(ClockBreach.DoughStands, b, Stood(best.Breads[b], jobs[b]), jobs[b].Limits.Stands),
-                Over(ClockBreach.GoesStiff, b, best.Objectives.Ends - lifted, Math.Max(jobs[b].Limits.Soft, 1)),
+                Over(ClockBreach.GoesStiff, b, best.Objectives.Ends - lifted, jobs[b].Limits.Soft),
             })
             {
                 if (breach is not null)

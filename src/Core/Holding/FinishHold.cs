@@ -25,8 +25,20 @@ public static class FinishHold
 
     private const double HeatOfBread = 2400; // J/(kg·K)
 
-    // Leaves set once the steam is out of them, and the crumb stiffens below this, °C.
-    private const double Steams = 75, Stiffens = 45;
+    // Leaves set once the steam is out of them, °C.
+    private const double Steams = 75;
+
+    // Stiff comes of water lost and a crust that dries, not of heat lost: how long a moist bread stays soft, thin and thick (models.md F).
+    private static (double Thin, double Thick) Softness(HoldIn hold) => hold switch
+    {
+        HoldIn.Cloth => (60, 120),
+        HoldIn.Pot => (240, 360),
+        HoldIn.Paper => (15, 30),
+        _ => (10, 20),
+    };
+
+    // A bread as thick as this is thin, or thick, mm.
+    private const double Thin = 1.5, Thick = 6;
 
     // A bread with less water than this is crisp from the start; with more than that it is as soft as can be, percent.
     private const double Crisp = 16, Moist = 27;
@@ -58,8 +70,9 @@ public static class FinishHold
         var moist = Math.Clamp((run.WaterShare.Value - Crisp) / (Moist - Crisp), 0, 1);
         var minutes = spec.HoldFor?.Value ?? UsualHold;
         var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
-        Minutes Soft(double at) => new(Math.Round(moist * Cooling(run, at, Stiffens)));
-        return new(new(minutes), Soft(rate), Soft(Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), new(Math.Max(minutes - Cooling(run, rate, Hot), 0)));
+        var thick = Math.Clamp((run.Thickness.Value - Thin) / (Thick - Thin), 0, 1);
+        Minutes Soft(HoldIn hold) => Softness(hold) is var (least, most) ? new(Math.Round(moist * (least + (most - least) * thick))) : default;
+        return new(new(minutes), Soft(spec.Hold), Soft(HoldIn.Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), new(Math.Max(minutes - Cooling(run, rate, Hot), 0)));
     }
 
     /// <summary>Meat and egg go to the safe core again (models.md F); all else until it is hot to eat (empirical).</summary>

@@ -85,6 +85,9 @@ public sealed class PanRun
     // It lies in a stack on other pieces, off the pan.
     private bool Stacked { get; set; }
 
+    /// <summary>As it was laid.</summary>
+    internal Millimetres Thickness => slab.Thickness;
+
     /// <summary>The face that lies on the pan.</summary>
     public Face Down => turns % 2 == 0 ? Face.First : Face.Second;
 

@@ -218,4 +218,15 @@ public class ClockTests
         });
 
     private static WhatIfSheet The(IReadOnlyList<WhatIfSheet> all, WhatIf what) => all.Single(w => w.What == what);
+
+    [Fact]
+    public void Only_what_cannot_be_or_spoils_is_red_and_a_crisp_bread_does_not_go_stiff()
+    {
+        var crisp = ClockKitchens.Squares with { Start = StartSpec.Of(40), Pan = ClockKitchens.Squares.Pan with { Own = [new(new(120), new(0)), new(new(200), new(2)), new(new(200), new(2))] } };
+
+        Assert.Equal(0, Breads.Plan(crisp).Pan.Hold.Soft.Value);
+        Assert.DoesNotContain(ClockKitchens.Plan(crisp).Report.Breaches, b => b.Code == ClockBreach.GoesStiff);
+        Assert.All(Enum.GetValues<ClockBreach>(), code => Assert.Equal(
+            code is ClockBreach.Late or ClockBreach.TableGone or ClockBreach.DoughStands ? Severity.Wrong : Severity.Watch, new Breach(code, 0, default, default, default).Severity));
+    }
 }

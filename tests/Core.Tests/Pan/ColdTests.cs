@@ -1,5 +1,3 @@
-using Ystrata.Core.Tests.Clock;
-
 namespace Ystrata.Core.Tests;
 
 /// <summary>What comes cold to the pan starts cold, and what was cold is hot to the safe core.</summary>

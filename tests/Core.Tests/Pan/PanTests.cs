@@ -320,6 +320,20 @@ public class PanTests
     }
 
     [Theory]
+    [InlineData(HoldIn.Plate, 10, 20)]
+    [InlineData(HoldIn.Cloth, 60, 120)]
+    [InlineData(HoldIn.Pot, 240, 360)]
+    public void A_moist_bread_stays_soft_as_long_as_cooks_say(HoldIn hold, double least, double most)
+    {
+        foreach (var school in Schools.All)
+        {
+            var pan = Breads.Plan(school.Spec with { Pan = school.Spec.Pan with { Hold = hold, Colour = Colour.Pale } }).Pan;
+            Assert.True(pan.Hold.Soft.Value <= most, school.Id);
+            Assert.True(pan.Done.Water.Value < 27 || pan.Hold.Soft.Value >= least, school.Id);
+        }
+    }
+
+    [Theory]
     [InlineData(HoldIn.Plate, HoldIn.Cloth)]
     [InlineData(HoldIn.Cloth, HoldIn.Pot)]
     public void Wrapped_it_stays_soft_longer(HoldIn shorter, HoldIn longer) =>

@@ -13,10 +13,16 @@ public sealed record SqueezeStep(SqueezeBy By) : FillingStep
     // A hand squeezes half of what a cloth does (models.md E).
     private const double HandShare = 0.5;
 
+    // Of what its solids hold, so much stays however it is wrung (empirical).
+    private const double Keeps = 0.97;
+
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var share = By switch { SqueezeBy.Cloth => at.Cloth, SqueezeBy.Hand => at.Cloth * HandShare, _ => 0 };
-        return FillingRow.Drain(now, now.Loose + (now.Water - now.Loose) * share);
+        // However hard it is salted and wrung, its solids keep what they hold (models.md E).
+        var most = new Grams(Math.Max(now.Water.Value - now.Holds.Value * Keeps, 0));
+        var wrung = now.Loose + (now.Water - now.Loose) * share;
+        return FillingRow.Drain(now, wrung < most ? wrung : most);
     }
 
     // What is wanting ran off.

@@ -1350,6 +1350,8 @@ export interface components {
             allowed: components["schemas"]["Seconds"];
             /** @description Seconds over what is allowed. */
             by: components["schemas"]["Seconds"];
+            /** @description What cannot be, or spoils the bread; what would only be better otherwise is to be watched. */
+            severity?: components["schemas"]["Severity"];
         };
         BreadBody: {
             name: string;

@@ -116,7 +116,7 @@
 
   const notesOf = (stage: Stratum) => sheet?.notes.filter((n) => n.stage === stage) ?? [];
   const troubles = (stage: Stratum) =>
-    stage === "clock" ? (batch.clock?.sheet.report.breaches.length ?? 0) : notesOf(stage).filter((n) => n.severity === "wrong").length;
+    (stage === "clock" ? (batch.clock?.sheet.report.breaches ?? []) : notesOf(stage)).filter((n) => n.severity === "wrong").length;
   // When the first bread's stage begins; the clock itself stands for the table.
   function hourFor(stage: Stratum): string {
     const view = batch.clock;

@@ -105,7 +105,9 @@
     />
     {#if !pan.program.failure}<p class="text-[15px]" data-testid="hold">
         {m.hold_soft({ time: amount(pan.hold.soft, "min"), then: amount(pan.hold.then, "°C") })}
-        {pan.hold.reheat == null ? m.reheat_not() : m.reheat_in({ time: amount(pan.hold.reheat, "s"), heat: amount(pan.hold.reheatTo, "°C") })}
+        {pan.hold.reheat == null
+          ? m.reheat_not()
+          : m.reheat_in({ time: amount(pan.hold.reheat, "s"), heat: amount(pan.hold.reheatTo, "°C") })}
       </p>{/if}
   </div>
 </div>
