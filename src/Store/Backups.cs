@@ -63,12 +63,28 @@ public sealed partial class Backups(KitchenDb kitchen)
     public BackupFault? Damaged { get; private set; }
 
     /// <summary>The newest first.</summary>
-    public IReadOnlyList<BackupFile> All() => !Directory.Exists(folder) ? [] :
-    [
-        .. new DirectoryInfo(folder).EnumerateFiles("*.db").Where(f => Named().IsMatch(f.Name))
-            .Select(f => new BackupFile(f.Name, new(f.LastWriteTimeUtc, TimeSpan.Zero), f.Length, Daily().IsMatch(f.Name)))
-            .OrderByDescending(f => f.MadeAt).ThenByDescending(f => f.Name, StringComparer.Ordinal),
-    ];
+    public IReadOnlyList<BackupFile> All()
+    {
+        try
+        {
+            return
+            [
+                .. new DirectoryInfo(folder).EnumerateFiles("*.db").Where(f => Named().IsMatch(f.Name)).Select(Seen).OfType<BackupFile>()
+                    .OrderByDescending(f => f.MadeAt).ThenByDescending(f => f.Name, StringComparer.Ordinal),
+            ];
+        }
+        catch (DirectoryNotFoundException)
+        {
+            return [];
+        }
+    }
+
+    // Whatever is deleted while they are looked through is not there any more.
+    private static BackupFile? Seen(FileInfo file)
+    {
+        file.Refresh();
+        return file.Exists ? new(file.Name, new(file.LastWriteTimeUtc, TimeSpan.Zero), file.Length, Daily().IsMatch(file.Name)) : null;
+    }
 
     /// <summary>Copies the kitchen as it stands, by SQLite's own online backup; whoever writes meanwhile is not held up. A copy that is not sound takes no other's place.</summary>
     /// <exception cref="BackupException">The copy is broken, since the kitchen's file is; nothing of it stays.</exception>
@@ -112,7 +128,7 @@ public sealed partial class Backups(KitchenDb kitchen)
     {
         Directory.CreateDirectory(folder);
         File.SetLastWriteTimeUtc(copy, at.UtcDateTime);
-        var name = day ?? NameAt(at, suffix);
+        var (name, made, length) = (day ?? NameAt(at, suffix), at.ToUniversalTime(), new FileInfo(copy).Length);
         for (var taken = true; taken;)
         {
             try
@@ -127,19 +143,17 @@ public sealed partial class Backups(KitchenDb kitchen)
             }
         }
 
-        return Newest(name, at, spare);
+        Thin(name, at, spare);
+        return new(name, made, length, day is not null);
     }
 
     // One more of the others: the oldest of too many goes.
-    private BackupFile Newest(string name, DateTimeOffset at, string? spare)
+    private void Thin(string name, DateTimeOffset at, string? spare)
     {
-        var all = All();
-        foreach (var old in all.Where(f => !f.Daily && f.Name != name && f.Name != spare).OrderByDescending(f => f.MadeAt < at ? f.MadeAt : at).Skip(OthersKept - 1))
+        foreach (var old in All().Where(f => !f.Daily && f.Name != name && f.Name != spare).OrderByDescending(f => f.MadeAt < at ? f.MadeAt : at).Skip(OthersKept - 1))
         {
             Remove(Path.Combine(folder, old.Name));
         }
-
-        return all.First(f => f.Name == name);
     }
 
     /// <summary>Deletes one that was not made by itself, for good.</summary>

@@ -1,6 +1,8 @@
 using System.Net;
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
+using Ystrata.Store;
 
 namespace Ystrata.Web.Tests;
 
@@ -152,6 +154,20 @@ public sealed class LarderTests : IDisposable
         Assert.Equal((70, 70, "#f5c542", 6.5), ((double)duck["water"]!, (double)duck["each"]!, (string)duck["hue"]!, (double)duck["price"]!["cost"]!));
         Assert.Equal(["spoils", "rawRisk"], duck["marks"]!.AsArray().Select(m => (string)m!));
         Assert.Equal("egg", (string)Assert.Single(duck["allergens"]!.AsArray())!);
+    }
+
+    [Fact]
+    public async Task That_it_holds_no_allergen_is_said_and_kept_and_what_nobody_said_is_not_declared()
+    {
+        await Import($"{Header},allergens\nown-seed,Our seed,addition,0.6,5,30,1,0,400,none\nown-leaf,Our leaf,addition,0.6,5,30,1,0,400,\n", take: true);
+        Assert.True((bool)(await Item("own-seed"))["noAllergens"]!);
+        Assert.False((bool)(await Item("own-leaf"))["noAllergens"]!);
+        Assert.Matches("own-seed,.*,none,", await client.GetStringAsync("/api/larder/export"));
+
+        var spec = JsonSerializer.SerializeToNode(BatchSpec.Plain, SpecJson.Options)!;
+        spec["dough"]!["additions"] = new JsonArray([.. new[] { "own-seed", "own-leaf" }.Select(id => (JsonNode)new JsonObject { ["id"] = id, ["amount"] = new JsonObject { ["by"] = "share", ["share"] = 1, ["mass"] = 0 } })]);
+        var plan = await WebKitchen.Json(await client.PostAsync("/api/plan", WebKitchen.Body(spec)));
+        Assert.Equal(["own-leaf"], plan["undeclared"]!.AsArray().Select(id => (string)id!));
     }
 
     [Theory]

@@ -186,7 +186,7 @@ test("a piece has its cost, by part, and what it contains", async ({ bench, page
   await page.getByRole("tab", { name: "Cost" }).click();
   await expect(page.getByTestId("cost")).toContainText("¤ 0.0");
   await expect(page.getByRole("row", { name: /Flour/ })).toBeVisible();
-  await expect(page.getByTestId("allergens")).toHaveText("Contains: gluten, milk");
+  await expect(page.getByTestId("allergens")).toHaveText("Contains: gluten, wheat, milk.");
 });
 
 test("a rest in the fridge comes back slower in one lump, and a bare dough grows a skin", async ({ bench, page }) => {

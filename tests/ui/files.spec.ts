@@ -180,7 +180,7 @@ test("packets get their labels: how many, until when, what is in them; eight on 
   await expect(labels).toHaveCount(6);
   await expect(labels.first()).toContainText("4 pieces");
   await expect(labels.first()).toContainText("Straight from the freezer. Pan at");
-  await expect(labels.first()).toContainText("Contains: gluten, milk");
+  await expect(labels.first()).toContainText("Contains: gluten, wheat, milk");
   await page.getByLabel("Made on").fill("2026-11-26");
   await expect(labels.first()).toContainText("Use by 25 Jan 2027");
   await page.getByRole("radio", { name: "Cooked, in the fridge" }).click();

@@ -37,14 +37,28 @@ public sealed record FlourTraits(FlourStrength Strength, double Springback, Minu
 /// <summary>What many kitchens have to declare. Local law may ask for more.</summary>
 public enum Allergen
 {
+    /// <summary>Cereals with gluten: wheat, rye, barley, oats.</summary>
     Gluten,
+
+    /// <summary>Of those the one that the US list names.</summary>
+    Wheat,
     Milk,
     Egg,
+
+    /// <summary>Of trees.</summary>
     Nuts,
     Peanut,
     Sesame,
     Mustard,
     Soya,
+    Celery,
+    Lupin,
+    Fish,
+    Crustaceans,
+    Molluscs,
+
+    /// <summary>Sulphur dioxide and sulphites.</summary>
+    Sulphites,
 }
 
 /// <summary>What a pack costs.</summary>
@@ -111,6 +125,12 @@ public sealed record Ingredient
     public required FlourTraits? Traits { get; init; }
 
     public required IReadOnlyList<Allergen> Allergens { get; init; }
+
+    /// <summary>Somebody has looked, and it holds none of them.</summary>
+    public bool NoAllergens { get; init; }
+
+    /// <summary>A cook's own line of which nobody has said what it holds.</summary>
+    internal bool Undeclared => Origin == Origin.Own && Lot is null && Allergens.Count == 0 && !NoAllergens;
 
     public required Price? Price { get; init; }
 

@@ -40,7 +40,7 @@ public sealed record PacketLot(int Count, int Pieces, Grams Mass);
 /// <param name="Core">What the coldest place must reach.</param>
 /// <param name="Ingredients">Everything in it, what there is most of first.</param>
 public sealed record PacketSheet(
-    IReadOnlyList<PacketLot> Lots, int Days, DateOnly UseBy, bool Leavened, Celsius? Heat, IReadOnlyList<Seconds> Turns, Minutes? Warms, Seconds? Reheat, Celsius Core, IReadOnlyList<string> Ingredients, IReadOnlyList<Allergen> Allergens);
+    IReadOnlyList<PacketLot> Lots, int Days, DateOnly UseBy, bool Leavened, Celsius? Heat, IReadOnlyList<Seconds> Turns, Minutes? Warms, Seconds? Reheat, Celsius Core, IReadOnlyList<string> Ingredients, IReadOnlyList<Allergen> Allergens, IReadOnlyList<string> Undeclared);
 
 /// <summary>Packets of a batch, for the fridge or the freezer (work.md 9).</summary>
 public static class PacketStage
@@ -91,6 +91,7 @@ public static class PacketStage
             raw ? null : FinishHold.Reheat(spec.Pan, off, packet.State == PacketState.CookedFrozen ? Air.Freezer : Air.Fridge, batch.HoldsRaw),
             raw ? sheet.Pan.Done.Needed : FinishHold.ReheatTo(batch.HoldsRaw),
             inIt,
-            [.. inIt.SelectMany(id => kitchen[id].Allergens).Distinct().Order()]);
+            [.. inIt.SelectMany(id => kitchen[id].Allergens).Distinct().Order()],
+            [.. inIt.Where(id => kitchen[id].Undeclared)]);
     }
 }

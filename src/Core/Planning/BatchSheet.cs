@@ -4,6 +4,7 @@ namespace Ystrata.Core.Planning;
 /// <param name="Stages">The stages this batch goes through, in order: a batter is neither balled nor folded.</param>
 /// <param name="Piece">One piece as it goes on the pan and as it comes off.</param>
 /// <param name="Allergens">In anything that goes in or on it.</param>
+/// <param name="Undeclared">What goes in or on it of which nobody has said what allergens it holds.</param>
 /// <param name="Used">What is used up beside the dough.</param>
 /// <param name="Filling">Nothing for a bread that is not stuffed.</param>
 /// <param name="Measures">Spoons for the masses of the spec, by their field.</param>
@@ -21,6 +22,7 @@ public sealed record BatchSheet(
     CostSheet Cost,
     IReadOnlyList<Spent> Used,
     IReadOnlyList<Allergen> Allergens,
+    IReadOnlyList<string> Undeclared,
     IReadOnlyDictionary<string, KitchenMeasure> Measures,
     IReadOnlyList<Note> Notes,
     FillingSheet? Filling = null)

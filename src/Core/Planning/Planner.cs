@@ -69,6 +69,7 @@ public static class Planner
         var slab = PanPiece.Of(rolled, roll, dough, filling, heat, FillingNotes.IsRisky(batch), route.Poured);
         var (pan, cooked, asAdvised, off) = PanStage.Work(batch, slab, raw, dough, fold, advised);
         var used = Spent.On(batch, balls.Count, pieces);
+        var inIt = batch.Dough.InIt.Concat(used.Select(u => kitchen[u.Id])).ToList();
 
         return (new(
             route.Stages,
@@ -83,7 +84,8 @@ public static class Planner
             filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel),
             CostSheet.Of(batch.Dough, used, pieces, kitchen),
             used,
-            [.. batch.Dough.InIt.SelectMany(i => i.Allergens).Concat(used.SelectMany(u => kitchen[u.Id].Allergens)).Distinct().Order()],
+            [.. inIt.SelectMany(i => i.Allergens).Distinct().Order()],
+            [.. inIt.Where(i => i.Undeclared).Select(i => i.Id).Distinct()],
             SpecMeasures.Of(batch),
             [.. advised is null ? Notes().Select(n => Workable(n, batch)) : Notes()],
             filling), off);

@@ -102,6 +102,7 @@ public static class LarderCsv
         }
 
         var kind = lines.Choice<IngredientKind>("kind", Csv.Text(row.Kind)) ?? IngredientKind.Addition;
+        var none = Csv.Text(row.Allergens).Equals(LarderRow.NoneOfThem, StringComparison.OrdinalIgnoreCase);
         return larder.Settled(new Ingredient
         {
             Id = id,
@@ -120,7 +121,8 @@ public static class LarderCsv
             Squeeze = row.Squeeze is { } q ? new Percent(q) : null,
             Note = Csv.Text(row.Note),
             Traits = kind == IngredientKind.Flour ? Traits(row, lines, there) : null,
-            Allergens = [.. lines.Choices<Allergen>("allergens", Csv.Text(row.Allergens)).Distinct()],
+            Allergens = none ? [] : [.. lines.Choices<Allergen>("allergens", Csv.Text(row.Allergens)).Distinct()],
+            NoAllergens = none,
             Price = row.Price is { } price ? new Price(new(price), new(row.Pack ?? 1000)) : null,
             Lot = Csv.Text(row.LotOf) is { Length: > 0 } of ? new FlourLot(of, new(row.Thirst ?? 0)) : null,
             Origin = there?.Origin ?? Origin.Own,

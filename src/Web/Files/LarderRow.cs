@@ -60,6 +60,9 @@ internal sealed record LarderRow
     [Name("least_rest_min"), Optional]
     public double? LeastRest { get; init; }
 
+    /// <summary>What stands there for a line of which somebody has said that it holds none.</summary>
+    public const string NoneOfThem = "none";
+
     [Name("allergens"), Optional]
     public string? Allergens { get; init; }
 
@@ -104,7 +107,7 @@ internal sealed record LarderRow
         Strength = i.Traits is { } t ? Word(t.Strength) : "",
         Springback = i.Traits?.Springback,
         LeastRest = i.Traits?.LeastRest.Value,
-        Allergens = string.Join(' ', i.Allergens.Select(Word)),
+        Allergens = i.NoAllergens ? NoneOfThem : string.Join(' ', i.Allergens.Select(Word)),
         Price = i.Price?.Cost.Value,
         Pack = i.Price?.Pack.Value,
         LotOf = i.Lot?.Of ?? "",

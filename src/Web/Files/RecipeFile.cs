@@ -16,7 +16,7 @@ internal sealed record ForeignRecipe(RecipeText Text, BatchSpec? Own);
 /// <summary>Breads as schema.org Recipe in JSON-LD. What the words cannot carry goes beside them, under a name of its own.</summary>
 internal static partial class RecipeFile
 {
-    private const string Ours = "ystrata", OursAt = "urn:ystrata:1#", Decided = $"{Ours}:spec";
+    private const string Ours = "ystrata", OursAt = "urn:ystrata:1#", Decided = $"{Ours}:spec", Declared = $"{Ours}:allergens";
     private const string Kind = "application/ld+json";
     private const int LongestWord = 600, MostDeep = 6;
 
@@ -38,6 +38,7 @@ internal static partial class RecipeFile
             .. sheet.Dough.Portions.Where(p => p.Mass.Value > 0 && kitchen.TryGet(p.Id, out _)).Select(p => Line(p.Mass, p.Id, kitchen, "")),
             .. sheet.Used.Select(u => Line(u.Mass, u.Id, kitchen, u.Part switch { CostPart.Filling => ", for the filling", CostPart.Pan => ", for the pan", _ => ", between the leaves" })),
         ]),
+        [Declared] = new JsonArray([.. sheet.Allergens.Select(a => (JsonNode)JsonNamingPolicy.CamelCase.ConvertName(a.ToString())), .. sheet.Undeclared.Select(id => (JsonNode)$"not declared: {kitchen[id].Name}")]),
         [Decided] = JsonSerializer.SerializeToNode(bread.Spec, SpecJson.Options),
     };
 

@@ -225,5 +225,5 @@ public class DoughTests
 
     [Fact]
     public void Allergens_are_those_of_everything_in_and_on_the_bread() =>
-        Assert.Equal([Allergen.Gluten, Allergen.Milk, Allergen.Sesame], Breads.Plan(Breads.White(d => d.WithAdditions(("seed-sesame", 2)))).Allergens);
+        Assert.Equal([Allergen.Gluten, Allergen.Wheat, Allergen.Milk, Allergen.Sesame], Breads.Plan(Breads.White(d => d.WithAdditions(("seed-sesame", 2)))).Allergens);
 }

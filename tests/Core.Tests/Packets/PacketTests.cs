@@ -59,7 +59,7 @@ public class PacketTests
         var raw = Packed(PacketState.RawFrozen, 4, Breads.White(d => d.WithAdditions(("yeast-quick", 1), ("seed-sesame", 2))));
 
         Assert.Equal(["flour-white", "water"], raw.Ingredients.Take(2));
-        Assert.Equal([Allergen.Gluten, Allergen.Milk, Allergen.Sesame], raw.Allergens);
+        Assert.Equal([Allergen.Gluten, Allergen.Wheat, Allergen.Milk, Allergen.Sesame], raw.Allergens);
         Assert.True(raw.Leavened);
         Assert.False(Packed(PacketState.RawFrozen, 4).Leavened);
     }

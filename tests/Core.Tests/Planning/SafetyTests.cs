@@ -118,4 +118,33 @@ public class SafetyTests
         Assert.True(Rice(Breads.Letter).Has(NoteCode.NoGlutenFold));
         Assert.False(Rice().Has(NoteCode.NoGlutenFold));
     }
+
+    [Fact]
+    public void The_fourteen_of_the_european_list_and_the_nine_of_the_american_can_be_declared()
+    {
+        Allergen[] eu =
+        [
+            Allergen.Gluten, Allergen.Crustaceans, Allergen.Egg, Allergen.Fish, Allergen.Peanut, Allergen.Soya, Allergen.Milk, Allergen.Nuts, Allergen.Celery, Allergen.Mustard, Allergen.Sesame,
+            Allergen.Sulphites, Allergen.Lupin, Allergen.Molluscs,
+        ];
+        Allergen[] us = [Allergen.Milk, Allergen.Egg, Allergen.Fish, Allergen.Crustaceans, Allergen.Nuts, Allergen.Peanut, Allergen.Wheat, Allergen.Soya, Allergen.Sesame];
+
+        Assert.Equal(Enum.GetValues<Allergen>().Order(), eu.Union(us).Order());
+        Assert.Contains(Allergen.Milk, Breads.Larder["margarine"].Allergens);
+        Assert.All(Breads.Larder.All.Where(i => i.Allergens.Contains(Allergen.Wheat)), i => Assert.Contains(Allergen.Gluten, i.Allergens));
+        Assert.DoesNotContain(Allergen.Wheat, Breads.Larder["flour-rye"].Allergens);
+    }
+
+    [Fact]
+    public void An_own_line_of_which_nobody_has_said_anything_is_not_declared()
+    {
+        var own = Breads.Larder["seed-nigella"] with { Id = "our-seed", Name = "Our seed", Allergens = [], Origin = Origin.Own };
+        BatchSheet With(Ingredient item) => Breads.Plan(Breads.White(d => d.WithAdditions(("our-seed", 1))), Breads.Kitchen.With(item));
+
+        Assert.Equal(["our-seed"], With(own).Undeclared);
+        Assert.Empty(With(own with { NoAllergens = true }).Undeclared);
+        Assert.Empty(With(own with { Allergens = [Allergen.Celery] }).Undeclared);
+        Assert.Contains(Allergen.Celery, With(own with { Allergens = [Allergen.Celery] }).Allergens);
+        Assert.Equal(["our-seed"], PacketStage.Of(Breads.White(d => d.WithAdditions(("our-seed", 1))), new(PacketState.RawFrozen, 4, new(2026, 11, 28)), Breads.Kitchen.With(own)).Value!.Undeclared);
+    }
 }

@@ -1135,7 +1135,7 @@ export interface components {
          * @description What many kitchens have to declare. Local law may ask for more.
          * @enum {unknown}
          */
-        Allergen: "gluten" | "milk" | "egg" | "nuts" | "peanut" | "sesame" | "mustard" | "soya";
+        Allergen: "gluten" | "wheat" | "milk" | "egg" | "nuts" | "peanut" | "sesame" | "mustard" | "soya" | "celery" | "lupin" | "fish" | "crustaceans" | "molluscs" | "sulphites";
         /** @description An amount, fixed one way. Both figures are kept, so that switching loses neither. */
         Amount: {
             by: components["schemas"]["AmountBy"];
@@ -1259,6 +1259,8 @@ export interface components {
             used: components["schemas"]["Spent"][];
             /** @description In anything that goes in or on it. */
             allergens: components["schemas"]["Allergen"][];
+            /** @description What goes in or on it of which nobody has said what allergens it holds. */
+            undeclared: string[];
             /** @description Spoons for the masses of the spec, by their field. */
             measures: {
                 [key: string]: components["schemas"]["KitchenMeasure"];
@@ -2594,6 +2596,8 @@ export interface components {
             note: string;
             traits: null | components["schemas"]["FlourTraits"];
             allergens: components["schemas"]["Allergen"][];
+            /** @description Somebody has looked, and it holds none of them. */
+            noAllergens?: boolean;
             price: null | components["schemas"]["Price"];
             lot: null | components["schemas"]["FlourLot"];
             origin: components["schemas"]["Origin"];
@@ -3137,6 +3141,7 @@ export interface components {
             /** @description Everything in it, what there is most of first. */
             ingredients: string[];
             allergens: components["schemas"]["Allergen"][];
+            undeclared: string[];
         };
         /** @description What is to be packed. */
         PacketSpec: {

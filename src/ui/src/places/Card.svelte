@@ -7,7 +7,8 @@
   import { cardSteps } from "../words/card";
   import { madeOf } from "../words/figures";
   import { amount, clock, day, measured } from "../words/format";
-  import { allergenName, shortName } from "../words/names";
+  import Allergens from "../parts/Allergens.svelte";
+  import { shortName } from "../words/names";
 
   const here = batch.recover();
   const spec = $derived(batch.spec);
@@ -78,8 +79,7 @@
         {#each cardSteps(spec, sheet) as step, i (i)}<li class="ps-1 pb-0.5">{step}</li>{/each}
       </ol>
       <footer class="mt-2 border-t-2 border-rim pt-1 text-[13px] text-mute">
-        {#if sheet.allergens.length}<b class="text-ink">{m.allergens()}: {sheet.allergens.map((a) => allergenName[a]()).join(", ")}.</b
-          >{/if}
+        <div class="text-ink"><Allergens allergens={sheet.allergens} undeclared={sheet.undeclared} /></div>
         {m.card_made_with()}
       </footer>
     </article>

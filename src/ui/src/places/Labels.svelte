@@ -12,7 +12,8 @@
   import { packetName } from "../words/files";
   import { pours } from "../words/figures";
   import { amount, dateOf, number, toDay } from "../words/format";
-  import { allergenName, shortName } from "../words/names";
+  import Allergens from "../parts/Allergens.svelte";
+  import { shortName } from "../words/names";
   import { say } from "../words/refusals";
 
   /** Labels for the packets of the batch on the bench, as many as it fills. */
@@ -106,7 +107,7 @@
             >
             <span class="mt-1">{packetName[shown]()}. {how(sheet)}</span>
             {#if raw}<span>{m.label_cook_through()}</span>{/if}
-            {#if sheet.allergens.length}<b class="mt-1">{m.allergens()}: {sheet.allergens.map((a) => allergenName[a]()).join(", ")}</b>{/if}
+            <div class="mt-1"><Allergens allergens={sheet.allergens} undeclared={sheet.undeclared} /></div>
             <span class="text-mute"
               >{m.label_in_it({
                 items: sheet.ingredients.map((id) => (larder.byId.has(id) ? shortName(id) : id).toLowerCase()).join(", "),

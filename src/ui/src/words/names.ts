@@ -251,6 +251,7 @@ export const pressName = {
 
 export const allergenName: Record<Allergen, () => string> = {
   gluten: m.allergen_gluten,
+  wheat: m.allergen_wheat,
   milk: m.allergen_milk,
   egg: m.allergen_egg,
   nuts: m.allergen_nuts,
@@ -258,6 +259,12 @@ export const allergenName: Record<Allergen, () => string> = {
   sesame: m.allergen_sesame,
   mustard: m.allergen_mustard,
   soya: m.allergen_soya,
+  celery: m.allergen_celery,
+  lupin: m.allergen_lupin,
+  fish: m.allergen_fish,
+  crustaceans: m.allergen_crustaceans,
+  molluscs: m.allergen_molluscs,
+  sulphites: m.allergen_sulphites,
 };
 
 export const traitName: Record<Trait, () => string> = {

@@ -281,7 +281,10 @@
       />
     </div>
     {#if !body.lot}
-      {@render chips(m.allergens(), allergenName, body.allergens, (a) => (body.allergens = flipped(body.allergens, a as Allergen)))}
+      {@render chips(m.allergens(), { ...allergenName, none: m.allergens_none }, body.noAllergens ? ["none"] : body.allergens, (a) => {
+        body.noAllergens = a === "none" && !body.noAllergens;
+        body.allergens = a === "none" ? [] : flipped(body.allergens, a as Allergen);
+      })}
       {@render chips(m.traits(), traitName, marks, (t) => (body.marks = flipped(marks, t as Trait)))}
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
         <label class="min-w-0">

@@ -63,6 +63,7 @@
     note: "",
     traits: null,
     allergens: [],
+    noAllergens: false,
     price: null,
     lot: null,
     marks: null,

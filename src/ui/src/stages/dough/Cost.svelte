@@ -2,7 +2,8 @@
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import { amount } from "../../words/format";
-  import { allergenName, shortName } from "../../words/names";
+  import Allergens from "../../parts/Allergens.svelte";
+  import { shortName } from "../../words/names";
   import type { StageProps } from "../props";
 
   let { sheet }: StageProps = $props();
@@ -64,8 +65,5 @@
       </p>{/if}
     <a class="button mt-2" href="#/larder">{m.cost_to_larder()}</a>
   </div>
-  {#if sheet.allergens.length}<p class="self-end" data-testid="allergens">
-      <b>{m.allergens()}:</b>
-      {sheet.allergens.map((a) => allergenName[a]()).join(", ")}
-    </p>{/if}
+  <div class="self-end"><Allergens allergens={sheet.allergens} undeclared={sheet.undeclared} /></div>
 </div>
