@@ -21,6 +21,31 @@ public sealed class BackupTests : IDisposable
 
     public void Dispose() => temp.Dispose();
 
+    [Fact]
+    public async Task What_is_deleted_while_they_are_listed_is_not_listed_and_no_fault()
+    {
+        var made = backups.Make(DateTimeOffset.UtcNow);
+        var folder = Path.GetDirectoryName(backups.PathOf(made.Name)!)!;
+        var coming = Task.Run(() =>
+        {
+            for (var i = 0; i < 3000; i++)
+            {
+                var path = Path.Combine(folder, $"ystrata-2026-01-01-{i % 9:000000000}.db");
+                File.WriteAllText(path, "");
+                File.Delete(path);
+            }
+        });
+        while (!coming.IsCompleted)
+        {
+            Assert.Contains(backups.All(), f => f.Name == made.Name);
+        }
+
+        await coming;
+        Assert.Equal([made], backups.All());
+        Directory.Delete(folder, recursive: true);
+        Assert.Empty(backups.All());
+    }
+
     private LogEntry Cooked()
     {
         var bread = TempKitchen.SomeBread();

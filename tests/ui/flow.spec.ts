@@ -133,6 +133,8 @@ test("finding narrows the shelf and the log", async ({ page }) => {
   await expect(page.getByTestId("shelf").getByRole("listitem")).toHaveCount(1);
   await page.getByRole("searchbox").fill("");
   await page.getByRole("link", { name: "Log" }).click();
+  // Until the log stands there the shelf's own finding does.
+  await expect(page.getByTestId("log-lines")).toBeVisible();
   await page.getByRole("searchbox").fill("puree");
   await expect(page.getByTestId("log-lines").getByRole("listitem")).toHaveCount(2);
   await page.getByRole("searchbox").fill("zzz");

@@ -80,7 +80,10 @@ test("a dough by keyboard alone: a list is found in, a pin is pressed, a tab is 
 
   await page.getByLabel("Dough fat: Ghee").focus();
   await page.keyboard.press("Enter");
+  const ghee = page.getByRole("option", { name: "Ghee", exact: true });
+  await expect(ghee).toHaveAttribute("aria-selected", "true");
   await page.keyboard.press("ArrowDown");
+  await expect(ghee).toHaveAttribute("aria-selected", "false");
   await page.keyboard.press("Enter");
   await expect(bench.portion("butter")).toBeVisible();
 

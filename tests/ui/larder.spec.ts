@@ -18,6 +18,7 @@ test("a value put right is used at once, set back with one press, and undone wit
   await expect(page.getByTestId("feels")).toHaveText("on the firm side");
 
   await page.getByRole("link", { name: "Larder", exact: true }).click();
+  await expect(page.getByTestId("larder-list")).toBeVisible();
   await page.getByRole("searchbox").fill("strong white");
   await page.getByRole("button", { name: /Strong white flour/ }).click();
   await page.getByRole("button", { name: "Back to the shipped values" }).click();
@@ -44,6 +45,7 @@ test("a sack has a thirst of its own and can be baked with", async ({ bench, pag
 
   // Taken out of the larder, what was made with it still plans.
   await page.getByRole("link", { name: "Larder", exact: true }).click();
+  await expect(page.getByTestId("larder-list")).toBeVisible();
   await page.getByRole("searchbox").fill("friday");
   await page.getByRole("button", { name: /Sack of Friday/ }).click();
   await page.getByRole("button", { name: "Delete", exact: true }).click();
