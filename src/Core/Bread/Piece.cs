@@ -44,4 +44,11 @@ public sealed record Piece(Grams Dough, Grams Fat, Grams PanFat, Grams Dust, Gra
 }
 
 /// <summary>Minutes between 5 and 60 °C of each part that spoils; nothing for a part in which nothing does.</summary>
-public sealed record WarmTime(Minutes? Dough, Minutes? Filling);
+public sealed record WarmTime(Minutes? Dough, Minutes? Filling)
+{
+    /// <summary>Between these a part is warm (models.md F).</summary>
+    internal static readonly Celsius From = new(5), To = new(60);
+
+    /// <summary>Usual guidance in all, and when it is thrown away; local food codes come first (models.md F).</summary>
+    internal static readonly Minutes Limit = new(120), Most = new(240);
+}

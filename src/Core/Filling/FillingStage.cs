@@ -159,13 +159,11 @@ public static class FillingStage
             spec.In.Any(id => batch.Kitchen[id].Is(Trait.Spoils)) ? new Minutes(Warm(made).Value + batch.Shape.Rest.Value) : null);
     }
 
-    // Between these it is warm (usual guidance), °C.
-    private const double WarmFrom = 5, WarmTo = 60;
-
     // Of the part that was warm longest, then of all together. A step counts by how warm it leaves what it is done to.
     private static Minutes Warm(FillingMade made)
     {
-        static double Of(IReadOnlyList<FillingRow> rows) => rows.Where(r => r.State.Temperature.Value is > WarmFrom and < WarmTo).Sum(r => r.Time.Value);
+        static bool IsWarm(Celsius at) => at.Value > WarmTime.From.Value && at.Value < WarmTime.To.Value;
+        static double Of(IReadOnlyList<FillingRow> rows) => rows.Where(r => IsWarm(r.State.Temperature)).Sum(r => r.Time.Value);
         return new(made.Parts.Max(p => Of(p.Rows)) + Of(made.Rows));
     }
 }

@@ -43,8 +43,6 @@ public abstract record FillingStep
 
     internal virtual bool Heats => false;
 
-    internal virtual bool Fries => false;
-
     internal virtual bool Chills => false;
 
     /// <summary>What wants hands all along, and what only wants time.</summary>

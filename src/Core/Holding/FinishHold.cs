@@ -43,7 +43,6 @@ public static class FinishHold
     // A bread with less water than this is crisp from the start; with more than that it is as soft as can be, percent.
     private const double Crisp = 16, Moist = 27;
 
-    private const double Hot = 60; // °C: under it what spoils is counted as warm
     private const double SweatsAfter = 3; // min in paper
     private const double UsualHold = 10; // min
 
@@ -72,7 +71,7 @@ public static class FinishHold
         var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
         var thick = Math.Clamp((run.Thickness.Value - Thin) / (Thick - Thin), 0, 1);
         Minutes Soft(HoldIn hold) => Softness(hold) is var (least, most) ? new(Math.Round(moist * (least + (most - least) * thick))) : default;
-        return new(new(minutes), Soft(spec.Hold), Soft(HoldIn.Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), new(Math.Max(minutes - Cooling(run, rate, Hot), 0)));
+        return new(new(minutes), Soft(spec.Hold), Soft(HoldIn.Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), new(Math.Max(minutes - Cooling(run, rate, WarmTime.To.Value), 0)));
     }
 
     /// <summary>Meat and egg go to the safe core again (models.md F); all else until it is hot to eat (empirical).</summary>

@@ -34,13 +34,13 @@ public sealed record PacketLot(int Count, int Pieces, Grams Mass);
 /// <summary>What stands on the packets of a batch.</summary>
 /// <param name="Days">They keep for; local codes may say less.</param>
 /// <param name="Leavened">With a leaven in it, which goes on working in the cold.</param>
-/// <param name="Heat">The pan they go on, and <paramref name="Turns"/> how long each side lies on it; nothing for what only wants warming.</param>
+/// <param name="Heat">The pan they go on, and <paramref name="Turns"/> how long each side lies on it; none for what only wants warming.</param>
 /// <param name="Warms">From the fridge until it can be rolled; nothing for all else.</param>
 /// <param name="Reheat">Straight from fridge or freezer on the same pan, turned every quarter of a minute; nothing for what is raw, and where the pan does not warm it.</param>
-/// <param name="Core">What the coldest place must reach.</param>
+/// <param name="Core">What the coldest place, of a raw parcel its filling, must reach; nothing for what is raw and plain.</param>
 /// <param name="Ingredients">Everything in it, what there is most of first.</param>
 public sealed record PacketSheet(
-    IReadOnlyList<PacketLot> Lots, int Days, DateOnly UseBy, bool Leavened, Celsius? Heat, IReadOnlyList<Seconds> Turns, Minutes? Warms, Seconds? Reheat, Celsius Core, IReadOnlyList<string> Ingredients, IReadOnlyList<Allergen> Allergens, IReadOnlyList<string> Undeclared);
+    PacketState State, IReadOnlyList<PacketLot> Lots, int Days, DateOnly UseBy, bool Leavened, Celsius Heat, IReadOnlyList<Seconds> Turns, Minutes? Warms, Seconds? Reheat, Celsius? Core, IReadOnlyList<string> Ingredients, IReadOnlyList<Allergen> Allergens, IReadOnlyList<string> Undeclared);
 
 /// <summary>Packets of a batch, for the fridge or the freezer (work.md 9).</summary>
 public static class PacketStage
@@ -78,6 +78,7 @@ public static class PacketStage
             // Liquor of the filling is in the filling already, and in no larder.
             .Where(u => u.Mass.Value > 0 && kitchen.TryGet(u.Id, out _)).GroupBy(u => u.Id).OrderByDescending(g => g.Sum(u => u.Mass.Value)).Select(g => g.Key).ToList();
         return new(
+            packet.State,
             [
                 .. full > 0 ? [new PacketLot(full, packet.Each, piece * packet.Each)] : Array.Empty<PacketLot>(),
                 .. left > 0 ? [new PacketLot(1, left, piece * left)] : Array.Empty<PacketLot>(),
@@ -85,11 +86,11 @@ public static class PacketStage
             days,
             packet.Made.AddDays(days),
             inIt.Any(id => kitchen[id].Leavens),
-            raw ? spec.Pan.Temperature : null,
+            spec.Pan.Temperature,
             raw ? [.. sheet.Pan.Program.Turns.Select(t => t.Time)] : [],
             packet.State == PacketState.RawChilled && spec.Filling is null ? RestStage.Warms(sheet.Balls.Mass, sheet.Dough.Density) : null,
             raw ? null : FinishHold.Reheat(spec.Pan, off, packet.State == PacketState.CookedFrozen ? Air.Freezer : Air.Fridge, batch.HoldsRaw),
-            raw ? sheet.Pan.Done.Needed : FinishHold.ReheatTo(batch.HoldsRaw),
+            !raw ? FinishHold.ReheatTo(batch.HoldsRaw) : spec.Filling is null ? null : Cooked.SafeCore,
             inIt,
             [.. inIt.SelectMany(id => kitchen[id].Allergens).Distinct().Order()],
             [.. inIt.Where(id => kitchen[id].Undeclared)]);

@@ -55,13 +55,13 @@ public sealed record RowWorst(RowPiece Hottest, RowPiece Darkest, RowPiece Pales
 /// <summary>How the pan keeps up.</summary>
 /// <param name="Pieces">The first, second, fifth and twentieth of a row, each with the same turns.</param>
 /// <param name="Back">Until the empty pan is as hot again as it was; nothing when this flame never brings it there.</param>
-/// <param name="Left">The pan as the first piece comes off.</param>
+/// <param name="Climbs">The pan is hotter as the first piece comes off than it was.</param>
 /// <param name="Ends">Where this flame leaves the empty pan in the end.</param>
 /// <param name="Holds">The flame that keeps it nearest to what it was.</param>
 /// <param name="DownAfter">From the piece after this one on the pan is too hot; nothing while it is not.</param>
 /// <param name="UpAfter">From the piece after this one on it is too cool.</param>
 /// <param name="Worst">Of all twenty; nothing where nothing is cooked.</param>
-public sealed record RowSheet(IReadOnlyList<RowPiece> Pieces, Seconds? Back, Celsius Left, Celsius Ends, Flame Holds, int? DownAfter, int? UpAfter, RowWorst? Worst);
+public sealed record RowSheet(IReadOnlyList<RowPiece> Pieces, Seconds? Back, bool Climbs, Celsius Ends, Flame Holds, int? DownAfter, int? UpAfter, RowWorst? Worst);
 
 /// <summary>Frying together what was roasted dry.</summary>
 /// <param name="Height">Pieces on each other.</param>

@@ -141,14 +141,14 @@ internal sealed class PanStage
                 run.ColourOf(Face.Second),
                 Percent.FromFraction(steam / raw.Mass),
                 Percent.FromFraction(cooked.Water / cooked.Mass)),
-            new(spec.Cookware, tape.Low, tape.High, CoolPan, smoke?.At, smoke is { } s ? PanFat.WatchFrom(s.At) : null, smoke?.Fat.Id, PanFat.WithSolids(meeting)?.Id),
+            new(spec.Cookware, tape.Low, run.PanHigh, CoolPan, smoke?.At, smoke is { } s ? PanFat.WatchFrom(s.At) : null, smoke?.Fat.Id, PanFat.WithSolids(meeting)?.Id),
             new(
                 PanFat.Film(new((faces[0].Value + faces[1].Value) / 2), fats, piece.Area),
                 new(PanFat.For(PanFat.LeastFilm, fats, piece.Area), PanFat.For(PanFat.MostFilm, fats, piece.Area)),
                 WipeEvery(fat)),
             fat,
             tape.Drawn(),
-            Judge(stays.Count == 0 ? null : spec.Own is null ? rowAdvised : RowOn(stays, first: run)),
+            RowOf(stays.Count == 0 ? null : spec.Own is null ? rowAdvised : RowOn(stays, first: run)),
             spec.Roasting == Roasting.DryThenFry && turns.Count >= 4 ? StackOf(turns) : null,
             Room,
             Together,
@@ -188,7 +188,6 @@ internal sealed class PanStage
     private const int Between = 8; // s (empirical)
     private const double Drifts = 20; // °C off what was meant
     private const double Holds = 4; // °C: a flame that keeps the pan so near needs no other (empirical)
-    private const double Settled = 0.2; // °C from one piece to the next
 
     // Stays that cook the first piece and leave a later one a little raw, since the pan is cooler by then, are made longer for all.
     private (List<Stay> Stays, Row? Row) ForAll(Advice advice)
@@ -224,12 +223,12 @@ internal sealed class PanStage
         return (longer, rowLonger);
     }
 
-    private RowSheet Judge(Row? played)
+    private RowSheet RowOf(Row? played)
     {
         var ends = EmptyPan.InTheEnd(spec.Cookware);
         if (played is not { Pieces: var row, After: var after })
         {
-            return new([], null, spec.Laid, ends, spec.Cookware.Flame, null, null, null);
+            return new([], null, false, ends, spec.Cookware.Flame, null, null, null);
         }
 
         // A flame is judged by the fifth piece: by then the pan shows where it goes, and with the stays that flame asks for.
@@ -238,7 +237,7 @@ internal sealed class PanStage
         var holds = Math.Abs(off) <= Holds ? flame : new[] { Flame.Low, Flame.Medium, Flame.High }.Where(f => f != flame && (f < flame) == (off > 0)).Prepend(flame).MinBy(f => f == flame ? Math.Abs(off) : OffOn(f));
         int? First(Func<double, bool> far) => row.FirstOrDefault(p => far(p.Pan.Value - spec.Laid.Value)) is { } p ? p.Number - 1 : null;
         return new(
-            [.. Reported.Select(n => row[n - 1])], EmptyPan.Until(spec.Cookware, after, spec.Laid), after, ends, holds, First(d => d > Drifts), First(d => d < -Drifts),
+            [.. Reported.Select(n => row[n - 1])], EmptyPan.Until(spec.Cookware, after, spec.Laid), after.Value > spec.Laid.Value, ends, holds, First(d => d > Drifts), First(d => d < -Drifts),
             new(row.MaxBy(p => p.High.Value)!, row.MaxBy(p => p.Darkest)!, row.MinBy(p => p.Palest)!, row.MinBy(p => p.Over(wanted))!));
     }
 
@@ -263,7 +262,7 @@ internal sealed class PanStage
         for (var i = 0; i < count; i++)
         {
             // Once the pan comes round to where it was, so does every piece after.
-            if (i > 1 && Math.Abs(pan.Value - row[i - 1].Pan.Value) < Settled)
+            if (i > 1 && Math.Abs(pan.Value - row[i - 1].Pan.Value) < EmptyPan.Settles)
             {
                 row[i] = row[i - 1] with { Number = i + 1 };
                 continue;
@@ -297,7 +296,7 @@ internal sealed class AsAdvised(Row? row, Func<PanRun?> play, Piece raw)
 /// <summary>A pan with nothing on it: heat from below, losses above, dT/dt = (Q − 35·(T − 22)) / C.</summary>
 public static class EmptyPan
 {
-    private const double Settles = 0.5; // °C: as near as anybody can tell
+    internal const double Settles = 0.5; // °C: as near as anybody can tell
 
     /// <summary>Where this flame leaves the pan in the end.</summary>
     public static Celsius InTheEnd(Cookware on) => new(Air.Kitchen.Value + Cookware.Burner(on.Flame) / PanRun.Losses);

@@ -15,9 +15,6 @@ internal sealed class PanTape(Celsius laid, Wanted wanted, bool batter)
     /// <summary>The coolest the pan was.</summary>
     public Celsius Low => new(samples.Aggregate(laid.Value, (low, s) => Math.Min(low, s.Pan)));
 
-    /// <summary>The hottest.</summary>
-    public Celsius High => new(samples.Aggregate(laid.Value, (high, s) => Math.Max(high, s.Pan)));
-
     public void Take(PanRun run)
     {
         Blisters ??= run.IsFirstStay && Roast.Cue(run, batter) ? run.Time : null;

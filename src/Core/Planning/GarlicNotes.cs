@@ -11,8 +11,7 @@ internal static class GarlicNotes
         var overnight = spec.Clock is { Ahead: not Ahead.None } || spec.Pan.Frozen || spec.Pan.Chilled || spec.Rest.Place == RestPlace.Fridge;
         Note Say(Stage stage, string id) => new(overnight ? NoteCode.RawGarlicKept : NoteCode.RawGarlic, stage, Severity.Caution, [], id);
 
-        var doughFat = spec.Dough.Fat.Id;
-        if (batch.Dough.InIt.FirstOrDefault(i => i.Is(Trait.GarlicLike)) is { } inDough && batch.Dough.InIt.Any(i => i.Fat.Value > 0 && (i.Id == doughFat || i != inDough)))
+        if (batch.Dough.InIt.FirstOrDefault(i => i.Is(Trait.GarlicLike)) is { } inDough && batch.Dough.InIt.Any(i => i.Kind == IngredientKind.Fat))
         {
             yield return Say(Stage.Dough, inDough.Id);
         }

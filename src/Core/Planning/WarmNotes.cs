@@ -3,9 +3,6 @@ namespace Ystrata.Core.Planning;
 /// <summary>One budget for each part that spoils: minutes between 5 and 60 °C from the bowl through every rest and wait to the table (models.md F).</summary>
 internal static class WarmNotes
 {
-    /// <summary>Usual guidance; local food codes come first.</summary>
-    internal static readonly Minutes Limit = new(120), Most = new(240);
-
     /// <param name="raw">The piece as it goes on the pan, with what its parts have had.</param>
     public static IEnumerable<Note> Of(CheckedBatch batch, Piece raw, PanSheet pan)
     {
@@ -16,11 +13,11 @@ internal static class WarmNotes
             (Stage.Filling, raw.Warm.Filling, () => First(batch.Route.Filling!.In.Select(id => batch.Kitchen[id]))),
         })
         {
-            if (had is { } before && before.Value + pan.Hold.Warm.Value is var all && all > Limit.Value)
+            if (had is { } before && before.Value + pan.Hold.Warm.Value is var all && all > WarmTime.Limit.Value)
             {
                 yield return new(
-                    all > Most.Value ? NoteCode.WarmTooLong : NoteCode.WarmLong, stage, Severity.Caution,
-                    [Quantity.Of(QuantityName.Time, new Minutes(Math.Round(all))), Quantity.Of(QuantityName.Limit, all > Most.Value ? Most : Limit), Quantity.Of(QuantityName.Over, new Minutes(Math.Ceiling(all - Limit.Value)))],
+                    all > WarmTime.Most.Value ? NoteCode.WarmTooLong : NoteCode.WarmLong, stage, Severity.Caution,
+                    [Quantity.Of(QuantityName.Time, new Minutes(Math.Round(all))), Quantity.Of(QuantityName.Limit, all > WarmTime.Most.Value ? WarmTime.Most : WarmTime.Limit), Quantity.Of(QuantityName.Over, new Minutes(Math.Ceiling(all - WarmTime.Limit.Value)))],
                     item(), Shorter(batch, stage, pan));
             }
         }

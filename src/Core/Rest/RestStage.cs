@@ -71,7 +71,7 @@ public static class RestStage
     private const double Carried = 0.5;
 
     // Where a rest ends, minutes: in the room and in the fridge.
-    private const double Sours = 360, HighUpSours = 300, Gassy = 120, Safe = 120, FridgeNight = 1440, FridgeGassy = 720;
+    private const double Sours = 360, HighUpSours = 300, Gassy = 120, FridgeNight = 1440, FridgeGassy = 720;
 
     // A lump in still air: h W/(m²·K), c J/(kg·K); the warmth at which a dough rolls again, °C.
     private const double AirSide = 8, HeatPerMass = 2900;
@@ -136,7 +136,7 @@ public static class RestStage
         var gas = dough.InIt.Any(i => i.Leavens);
         (double Minutes, RestEnd End) limit = rest.Place == RestPlace.Fridge
             ? gas ? (FridgeGassy, RestEnd.Gas) : (FridgeNight, RestEnd.Sours)
-            : Spoils(dough) ? (Safe, RestEnd.Safety)
+            : Spoils(dough) ? (WarmTime.Limit.Value, RestEnd.Safety)
             : gas ? (Gassy, RestEnd.Gas)
             : (rest.Air == RoomAir.HighUp ? HighUpSours : Sours, RestEnd.Sours);
         return skin is { } dry && dry.Value < limit.Minutes ? (dry, RestEnd.Skin) : (new(limit.Minutes), limit.End);

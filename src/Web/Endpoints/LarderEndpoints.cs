@@ -174,7 +174,7 @@ public static class LarderEndpoints
     }
 
     private static Ingredient Item(string id, Ingredient body, Larder larder) =>
-        larder.Settled(body with { Id = id, Name = body.Name.Trim(), Note = body.Note.Trim(), Allergens = [.. body.Allergens.Distinct()], Origin = Origin.Own });
+        larder.Settled(body with { Id = id, Name = body.Name.Trim(), Note = body.Note.Trim(), Allergens = [.. body.Allergens.Distinct()], NoAllergens = body.NoAllergens && body.Allergens.Count == 0, Origin = Origin.Own });
 
     private static IResult Delete(string id, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current) =>
         Conditions.Refuse(ifMatch, out var meant) ?? current.Alone(() =>

@@ -107,7 +107,7 @@ internal sealed record LarderRow
         Strength = i.Traits is { } t ? Word(t.Strength) : "",
         Springback = i.Traits?.Springback,
         LeastRest = i.Traits?.LeastRest.Value,
-        Allergens = i.NoAllergens ? NoneOfThem : string.Join(' ', i.Allergens.Select(Word)),
+        Allergens = i.NoAllergens && i.Allergens.Count == 0 ? NoneOfThem : string.Join(' ', i.Allergens.Select(Word)),
         Price = i.Price?.Cost.Value,
         Pack = i.Price?.Pack.Value,
         LotOf = i.Lot?.Of ?? "",

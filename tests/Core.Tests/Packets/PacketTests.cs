@@ -33,7 +33,7 @@ public class PacketTests
 
         Assert.True(Total(PacketState.RawFrozen) > Total(PacketState.RawChilled) + 10);
         Assert.Empty(Packed(PacketState.CookedFrozen, 4).Turns);
-        Assert.Null(Packed(PacketState.CookedChilled, 4).Heat);
+        Assert.Equal(214, Packed(PacketState.CookedChilled, 4).Heat.Value);
     }
 
     [Fact]

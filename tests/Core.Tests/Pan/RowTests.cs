@@ -105,8 +105,8 @@ public class RowTests
         var hotter = Breads.Plan(On(Coils, p => p with { Temperature = new(200), On = Cookware.Usual with { Flame = Flame.High } })).Pan.Row;
         var cooler = Pan(p => p with { Temperature = new(230), On = Cookware.Usual with { Flame = Flame.Low } }).Pan.Row;
 
-        Assert.True(hotter.Back is null && hotter.Left.Value > 200 && hotter.Ends.Value > hotter.Left.Value);
-        Assert.True(cooler.Back is null && cooler.Left.Value < 230 && cooler.Ends.Value < 230);
+        Assert.True(hotter is { Back: null, Climbs: true } && hotter.Ends.Value > 200);
+        Assert.True(cooler is { Back: null, Climbs: false } && cooler.Ends.Value < 230);
     }
 
     [Fact]

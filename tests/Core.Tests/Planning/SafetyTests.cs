@@ -37,6 +37,8 @@ public class SafetyTests
 
         Assert.False(Breads.Plan(fried).Has(NoteCode.RawGarlic));
         Assert.False(Breads.Plan(White).Has(NoteCode.RawGarlic));
+        // In a dough without fat it lies beside none.
+        Assert.False(Breads.Plan(Breads.White(d => d.WithFat("ghee", 0).WithAdditions(("garlic", 2)))).Has(NoteCode.RawGarlic));
     }
 
     private static BatchSpec Milky(double rest, double balls = 0, double folded = 20, double hold = 5) => Breads.White(d => d.WithLiquids(new("egg", Amount.OfFlour(10)), new("milk", Amount.TheRest)), Breads.Letter) is var s

@@ -17,8 +17,6 @@ public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams 
 
     internal override bool Heats => true;
 
-    internal override bool Fries => true;
-
     internal override bool OpensCells => true;
 
     internal override (HandUnit Unit, Seconds Waits) Hands(FillingRow row, Grams mass, HandTimes hands) => Stirred(row, hands);

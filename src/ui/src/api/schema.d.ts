@@ -3122,6 +3122,7 @@ export interface components {
         };
         /** @description What stands on the packets of a batch. */
         PacketSheet: {
+            state: components["schemas"]["PacketState"];
             lots: components["schemas"]["PacketLot"][];
             /**
              * Format: int32
@@ -3132,12 +3133,12 @@ export interface components {
             useBy: string;
             /** @description With a leaven in it, which goes on working in the cold. */
             leavened: boolean;
-            heat: null | components["schemas"]["Celsius"];
+            /** @description The pan they go on, and Turns how long each side lies on it; none for what only wants warming. */
+            heat: components["schemas"]["Celsius"];
             turns: number[];
             warms: null | components["schemas"]["Minutes"];
             reheat: null | components["schemas"]["Seconds"];
-            /** @description What the coldest place must reach. */
-            core: components["schemas"]["Celsius"];
+            core: null | components["schemas"]["Celsius"];
             /** @description Everything in it, what there is most of first. */
             ingredients: string[];
             allergens: components["schemas"]["Allergen"][];
@@ -3959,8 +3960,8 @@ export interface components {
             /** @description The first, second, fifth and twentieth of a row, each with the same turns. */
             pieces: components["schemas"]["RowPiece"][];
             back: null | components["schemas"]["Seconds"];
-            /** @description The pan as the first piece comes off. */
-            left: components["schemas"]["Celsius"];
+            /** @description The pan is hotter as the first piece comes off than it was. */
+            climbs: boolean;
             /** @description Where this flame leaves the empty pan in the end. */
             ends: components["schemas"]["Celsius"];
             /** @description The flame that keeps it nearest to what it was. */

@@ -49,17 +49,16 @@
   }
 
   function how(packet: PacketSheet): string {
-    if (packet.heat == null) {
-      const core = amount(packet.core, "°C");
-      const from = shown === "cookedFrozen" ? m.label_straight() : m.label_straight_fridge();
-      return `${from} ${packet.reheat == null ? m.label_warm_tried({ core }) : m.label_warm({ time: amount(packet.reheat, "s"), core })}`;
+    const heat = amount(packet.heat, "°C");
+    if (packet.state.startsWith("cooked")) {
+      const core = amount(packet.core!, "°C");
+      const from = packet.state === "cookedFrozen" ? m.label_straight() : m.label_straight_fridge();
+      return `${from} ${packet.reheat == null ? m.label_warm_tried({ heat, core }) : m.label_warm({ heat, time: amount(packet.reheat, "s"), core })}`;
     }
     const times = packet.turns.map((t) => number(t, 0)).join(" + ");
-    const pan = packet.turns.length
-      ? m.label_pan({ heat: amount(packet.heat, "°C"), times })
-      : m.label_pan_tried({ heat: amount(packet.heat, "°C") });
+    const pan = packet.turns.length ? m.label_pan({ heat, times }) : m.label_pan_tried({ heat });
     if (packet.warms != null) return `${m.label_stand({ time: amount(packet.warms, "min") })} ${pan}`;
-    return `${shown === "rawFrozen" ? m.label_straight() : m.label_straight_fridge()} ${pan}`;
+    return `${packet.state === "rawFrozen" ? m.label_straight() : m.label_straight_fridge()} ${pan}`;
   }
 </script>
 
@@ -106,7 +105,7 @@
               ><span>{m.label_made({ day: dateOf(made) })}</span><b>{m.label_use_by({ day: dateOf(sheet.useBy) })}</b></span
             >
             <span class="mt-1">{packetName[shown]()}. {how(sheet)}</span>
-            {#if raw}<span>{m.label_cook_through()}</span>{/if}
+            {#if raw}<span>{sheet.core == null ? m.label_cook_through() : m.label_core({ core: amount(sheet.core, "°C") })}</span>{/if}
             <div class="mt-1"><Allergens allergens={sheet.allergens} undeclared={sheet.undeclared} /></div>
             <span class="text-mute"
               >{m.label_in_it({

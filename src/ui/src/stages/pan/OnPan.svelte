@@ -83,7 +83,7 @@
           step={1}
           places={0}
           to={6}
-          good={{ least: 1, most: Math.min(pan.room, 12) }}
+          good={{ least: 1, most: pan.room }}
           onchange={(v) => (spec.pan.together = v)}
         />
         <p class="text-[14px] text-mute" data-testid="room">{m.room_on_pan({ room: number(pan.room, 0) })}</p>
@@ -119,8 +119,8 @@
         <p class="mt-1 text-[15px]">
           {pan.row.back != null
             ? m.row_back({ time: amount(pan.row.back, "s") })
-            : (pan.row.left > (spec.pan.measured ?? spec.pan.temperature) ? m.row_climbs : m.row_stays_under)({
-                pan: amount(spec.pan.measured ?? spec.pan.temperature, "°C"),
+            : (pan.row.climbs ? m.row_climbs : m.row_stays_under)({
+                pan: amount(pan.row.pieces[0]!.pan, "°C"),
                 end: amount(pan.row.ends, "°C"),
               })}
           {m.row_holds({ flame: flameName[pan.row.holds]().toLowerCase() })}
