@@ -159,6 +159,18 @@ const spoils: Record<string, (spec: any) => void> = {
     s.filling = stuffed("leek", 500, [{ kind: "cool", time: 120, place: "fridge" }]);
     s.pan = { ...s.pan, temperature: 150, own: [{ time: 10, fat: 0 }], on: { kind: "nonStick", thickness: 2, across: 200, flame: "low" } };
   },
+  "mash in a deep heap": (s) => {
+    s.filling = stuffed("pea-mash", 6000, [
+      { kind: "boil", time: 5 },
+      { kind: "cool", time: 60, place: "room", trays: 1 },
+    ]);
+  },
+  "more mash than a fridge takes": (s) => {
+    s.filling = stuffed("pea-mash", 20000, [
+      { kind: "boil", time: 5 },
+      { kind: "cool", time: 60, place: "fridge", trays: 20 },
+    ]);
+  },
   "its own short stays, crowded, held too long in paper": (s) => {
     s.pan = { ...s.pan, together: 8, own: [{ time: 8, fat: 2 }], second: { id: "butter", share: 40 }, hold: "paper", holdFor: 200 };
     s.pan.on = { kind: "castIron", thickness: 4, across: 240, flame: "low" };

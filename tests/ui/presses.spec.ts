@@ -91,6 +91,18 @@ test("a mend is laid into the bread as it stands, not as it was when it was offe
   expect(await bench.steps()).toContain("brush");
 });
 
+test("a batter poured wider than its pan is mended by a smaller ladle, and that is taken back whole", async ({ bench, page }) => {
+  await bench.pick("Leek pours");
+  await bench.open("Ladle");
+  await bench.set("One ladle", "300");
+  await bench.open("Pan");
+  const wider = page.locator('[data-note="widerThanPan"]');
+  await wider.getByRole("button", { name: /ladle/i }).click();
+  await expect(wider).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(wider).toBeVisible();
+});
+
 test("a bread opened at another size is as many as were typed, whatever it is asked by", async ({ page }) => {
   await page.getByRole("button", { name: "More for Night-crew squares" }).click();
   await page.getByRole("menuitem", { name: "Open at another size" }).click();

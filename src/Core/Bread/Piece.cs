@@ -51,4 +51,6 @@ public sealed record WarmTime(Minutes? Dough, Minutes? Filling)
 
     /// <summary>Usual guidance in all, and when it is thrown away; local food codes come first (models.md F).</summary>
     internal static readonly Minutes Limit = new(120), Most = new(240);
+
+    internal static bool IsWarm(Celsius at) => at.Value > From.Value && at.Value < To.Value;
 }

@@ -17,9 +17,12 @@ internal sealed class BreadRun
     // When pieces were rolled, one after the other.
     private readonly List<int> rolledAt;
 
-    public BreadRun(int number, ClockJob job, BreadFloor from, int[] tails)
+    // Its filling is not begun before.
+    private readonly int fillFrom;
+
+    public BreadRun(int number, ClockJob job, BreadFloor from, int[] tails, int fillFrom)
     {
-        (Number, this.job, floor, this.tails) = (number, job, from.Copy(), tails);
+        (Number, this.job, floor, this.tails, this.fillFrom) = (number, job, from.Copy(), tails, fillFrom);
         (prepTaken, ballTaken, rollTaken) = (new bool[job.Preps.Count], new bool[job.Balls], new bool[job.Pieces]);
         for (var i = 0; i < job.Balls; i++)
         {
@@ -68,7 +71,7 @@ internal sealed class BreadRun
     /// <summary>Since when the dough of a ball stands.</summary>
     public int? Mixed(int ball) => job.Preps[job.BallFrom[ball]].After is [var mixed, ..] ? floor.Prep[mixed.Prep] : null;
 
-    public int? PrepReady(int prep) => Latest(0, job.Preps[prep].After);
+    public int? PrepReady(int prep) => Latest(job.Preps[prep].Work == ClockWork.Filling ? fillFrom : 0, job.Preps[prep].After);
 
     /// <summary>When a ball may be opened: rounded and rested, and its filling ready.</summary>
     public int? BallReady(int ball) => floor.Prep[job.BallFrom[ball]] is { } rounded ? Latest(rounded + job.BallRest, job.FoldAfter) : null;

@@ -36,7 +36,9 @@ public sealed record RestBounds(Minutes Chosen, Minutes Least, Minutes Best, Min
 /// <param name="Number">Which bowl, trayful or step, from 1.</param>
 /// <param name="After">What must be done before, and how long ago.</param>
 /// <param name="Unit">What it was timed by.</param>
-internal sealed record Prep(ClockWork Work, int Number, int Seconds, IReadOnlyList<(int Prep, int Lag)> After, HandUnit? Unit = null);
+/// <param name="Warm">Of its own time and what it waits for after it, how long a filling is warm.</param>
+/// <param name="Stands">What it leaves is warm, or becomes so, while it waits for what comes next.</param>
+internal sealed record Prep(ClockWork Work, int Number, int Seconds, IReadOnlyList<(int Prep, int Lag)> After, HandUnit? Unit = null, int Warm = 0, bool Stands = false);
 
 /// <summary>One ball's work up to a rest, and that rest.</summary>
 internal sealed record Chore(int Seconds, int Rest, HandUnit? Unit = null);
@@ -98,7 +100,8 @@ internal sealed record ClockJob(
     Wiping Wiping,
     ClockLimits Limits,
     PanHeat Heat,
-    JobRests Rests)
+    JobRests Rests,
+    JobWarm? Warm = null)
 {
     public int Balls => BallFrom.Count;
 

@@ -57,7 +57,13 @@ internal static class ClockJobs
                 // What comes off crisp does not go stiff.
                 sheet.Pan.Hold.Soft.Value > 0 ? Whole(sheet.Pan.Hold.Soft) : Whole(new Minutes(FreezeLongest))),
             new(spec.Pan.Laid, spec.Pan.Cookware),
-            new(first, balls, fold));
+            new(first, balls, fold),
+            new(
+                sheet.Rest.Warm is not null,
+                sheet.Filling?.Warm is not null,
+                spec.Rest.Place == RestPlace.Fridge ? Of(first) : 0,
+                clock.Ahead == Ahead.Fridge && !poured ? Math.Max(Of(fold) - Whole(RestStage.Warms(sheet.Balls.Mass, sheet.Dough.Density)), 0) : 0,
+                Whole(sheet.Pan.Hold.Hot)));
     }
 
     private static RestBounds FirstRest(BatchSheet sheet) =>
@@ -132,7 +138,10 @@ internal static class ClockJobs
             for (var i = 0; i < steps.Count; i++)
             {
                 var (unit, waits) = steps[i].Hands(rows[i], i == 0 ? start.Mass : rows[i - 1].State.Mass, hands);
-                preps.Add(new(ClockWork.Filling, ++number, Whole(unit.Time(hands)), after, unit));
+                var (seconds, cools) = (Whole(unit.Time(hands)), steps[i] is CoolStep);
+                // Hands' time at what is warm counts too; on trays it is hot at first and cold at last.
+                var warm = cools ? Whole(rows[i].Warm) : WarmTime.IsWarm(rows[i].State.Temperature) ? seconds + Whole(waits) : 0;
+                preps.Add(new(ClockWork.Filling, ++number, seconds, after, unit, warm, !steps[i].Chills));
                 after = [(preps.Count - 1, Whole(waits))];
             }
 

@@ -25,7 +25,7 @@ internal sealed class ClockRun
     private ClockRun(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor from, Policy policy, int[][] tails)
     {
         (this.clock, this.policy, t, rollFrom) = (clock, policy, from.Now, from.RollFrom);
-        breads = [.. jobs.Select((job, b) => new BreadRun(b, job, from.Breads[b], tails[b]))];
+        breads = [.. jobs.Select((job, b) => new BreadRun(b, job, from.Breads[b], tails[b], from.FillFrom.ElementAtOrDefault(b)))];
         pans = new(jobs, from);
         crew = new(from.People);
         foreach (var (hand, begun) in crew.Hands.Zip(from.Begun))
@@ -100,6 +100,11 @@ internal sealed class ClockRun
                 stuck = true;
                 break;
             }
+        }
+
+        foreach (var bread in breads)
+        {
+            over += ClockWarm.Over(bread.Job, bread.Floor, ends);
         }
 
         return new(

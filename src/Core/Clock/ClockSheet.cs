@@ -30,14 +30,25 @@ public enum ClockBreach
 
     /// <summary>The first piece stiffens before the last is done.</summary>
     GoesStiff,
+
+    /// <summary>Dough that spoils stands warm for longer than is usual.</summary>
+    DoughWarm,
+
+    /// <summary>A filling that spoils stands warm for longer than is usual.</summary>
+    FillingWarm,
 }
 
 /// <param name="By">Seconds over what is allowed.</param>
 /// <param name="Bread">From 0; nothing when it is the whole service's.</param>
 public sealed record Breach(ClockBreach Code, int? Bread, Seconds Is, Seconds Allowed, Seconds By)
 {
-    /// <summary>What cannot be, or spoils the bread; what would only be better otherwise is to be watched.</summary>
-    public Severity Severity => Code is ClockBreach.Late or ClockBreach.TableGone or ClockBreach.DoughStands ? Severity.Wrong : Severity.Watch;
+    /// <summary>What cannot be, spoils the bread or is no longer safe is wrong; what is near that, a caution; what would only be better otherwise is to be watched.</summary>
+    public Severity Severity => Code switch
+    {
+        ClockBreach.Late or ClockBreach.TableGone or ClockBreach.DoughStands => Severity.Wrong,
+        ClockBreach.DoughWarm or ClockBreach.FillingWarm => Is.Value > WarmTime.Most.Value * 60 ? Severity.Wrong : Severity.Caution,
+        _ => Severity.Watch,
+    };
 }
 
 /// <summary>What could be had instead.</summary>
@@ -50,6 +61,9 @@ public enum WhatIf
     DryThenFry,
     FridgeOvernight,
     FrozenRounds,
+
+    /// <summary>What spoils in the fridge until it is divided or wrapped, a few pieces taken out at a time, and from the pan into a lidded, insulated pot.</summary>
+    ColdThenHot,
 }
 
 /// <summary>The same service planned anew with one thing changed.</summary>

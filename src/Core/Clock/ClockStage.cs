@@ -8,7 +8,10 @@ internal sealed record ClockBread(CheckedBatch Batch, BatchSheet Sheet)
     public static ClockBread Of(CheckedBatch batch) => new(batch, Planner.Plan(batch));
 
     /// <summary>The same bread with another pan; the same as it is where that cannot be.</summary>
-    public ClockBread On(PanSpec pan) => Planner.Check(Spec with { Pan = pan }, Batch.Kitchen).Value is { } changed ? Of(changed) : this;
+    public ClockBread On(PanSpec pan) => As(Spec with { Pan = pan });
+
+    /// <summary>Decided otherwise; the same as it is where that cannot be.</summary>
+    public ClockBread As(BatchSpec spec) => Planner.Check(spec, Batch.Kitchen).Value is { } changed ? Of(changed) : this;
 }
 
 /// <summary>Stage 9: from sheets to a timetable (models.md G).</summary>
@@ -58,8 +61,50 @@ public static class ClockStage
     {
         var tails = ClockRun.Tails(jobs);
         var floor = from ?? Floor.Empty(jobs, clock);
-        return Policies(clock).Select(p => ClockRun.Play(jobs, clock, floor, p, tails)).MinBy(t => Rank(t, clock.By))!;
+        var best = Policies(clock).Select(p => ClockRun.Play(jobs, clock, floor, p, tails)).MinBy(t => Rank(t, clock.By))!;
+        return FilledLate(jobs, clock, floor, best, tails);
     }
+
+    // Of the time a filling would wait, how much later it is begun: as much as costs nothing.
+    private static readonly double[] Later = [1, 0.75, 0.5, 0.25];
+
+    /// <summary>The same way of working with every filling that spoils begun as late as costs neither table nor limit anything.</summary>
+    internal static Timetable FilledLate(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor floor, Timetable table, int[][] tails)
+    {
+        const int worthIt = 60;
+        for (var b = 0; b < jobs.Count; b++)
+        {
+            if (jobs[b].Warm is not { Filling: true } || IsBegun(jobs[b], floor, b) || Waits(jobs[b], table, b) is not var (begins, waits) || waits < worthIt)
+            {
+                continue;
+            }
+
+            foreach (var share in Later)
+            {
+                var later = floor with { FillFrom = [.. jobs.Select((_, i) => i == b ? begins + (int)(waits * share) : floor.FillFrom.ElementAtOrDefault(i))] };
+                if (ClockRun.Play(jobs, clock, later, table.Policy, tails) is var t && NoWorse(t, table))
+                {
+                    (floor, table) = (later, t);
+                    break;
+                }
+            }
+        }
+
+        return table;
+    }
+
+    private static bool IsBegun(ClockJob job, Floor floor, int bread) => floor.Begun.Any(w => w.Bread == bread && w.Work == ClockWork.Filling)
+        || job.Preps.Zip(floor.Breads[bread].Prep).Any(p => p.First.Work == ClockWork.Filling && p.Second is not null);
+
+    // When a filling is begun, and how long it waits from when it is ready until the first is wrapped.
+    private static (int Begins, int Waits)? Waits(ClockJob job, Timetable table, int bread)
+    {
+        var begins = table.Hands.Where(h => h.Bread == bread && h.Work == ClockWork.Filling && h.Parts.Count > 0).Select(h => (int?)h.Parts[0].From.Value).Min();
+        var ready = job.FoldAfter.Select(a => table.Breads[bread].Prep[a.Prep] + a.Lag).Max();
+        return begins is { } at && table.Breads[bread].Opened.Min() - ready is { } waits ? (at, waits) : null;
+    }
+
+    private static bool NoWorse(Timetable t, Timetable than) => !t.Stuck && t.Objectives.Over <= than.Objectives.Over && t.Objectives.Ends <= than.Objectives.Ends && t.Objectives.Oldest <= than.Objectives.Oldest;
 
     internal static IEnumerable<Policy> Policies(ClockSpec clock) =>
         from ahead in RollAheads.Where(r => r <= clock.RollAhead).Append(clock.RollAhead).Distinct()
@@ -154,8 +199,11 @@ public static class ClockStage
         for (var b = 0; b < jobs.Count; b++)
         {
             var lifted = best.Breads[b].Lifted.Min() ?? best.Objectives.Ends;
+            var warm = ClockWarm.Longest(jobs[b], best.Breads[b], best.Objectives.Ends);
             foreach (var breach in new[]
             {
+                Over(ClockBreach.DoughWarm, b, warm.Dough ?? 0, ClockWarm.Limit),
+                Over(ClockBreach.FillingWarm, b, warm.Filling ?? 0, ClockWarm.Limit),
                 Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
                 Over(ClockBreach.FoldedWaits, b, FoldedWait(best.Breads[b], jobs[b]), jobs[b].Limits.Folded),
                 Over(ClockBreach.DoughStands, b, Stood(best.Breads[b], jobs[b]), jobs[b].Limits.Stands),
@@ -223,12 +271,37 @@ public static class ClockStage
             yield return Sheet(WhatIf.DryThenFry, Jobs(dry, clock), clock, dry[0].Spec);
         }
 
+        if (WarmOver(jobs, now) is > 0 and var over)
+        {
+            IReadOnlyList<ClockBread> kept = [.. breads.Select(ColdThenHot)];
+            var with = clock with { Bench = Math.Min(clock.Bench, TakenOut) };
+            var then = Jobs(kept, with);
+            if (WarmOver(then, Best(then, with)) < over)
+            {
+                yield return Sheet(WhatIf.ColdThenHot, then, with, kept[0].Spec with { Clock = with });
+            }
+        }
+
         if (clock.Ahead == Ahead.None && breads.Any(b => !b.Batch.Route.Poured))
         {
             yield return With(WhatIf.FridgeOvernight, clock with { Ahead = Ahead.Fridge });
             var (frozen, freezer) = Frozen(breads, clock with { Ahead = Ahead.Freezer });
             yield return Sheet(WhatIf.FrozenRounds, Jobs(frozen, freezer), freezer, frozen[0].Spec with { Clock = freezer });
         }
+    }
+
+    private static int WarmOver(IReadOnlyList<ClockJob> jobs, Timetable table) => jobs.Select((j, b) => ClockWarm.Over(j, table.Breads[b], table.Objectives.Ends)).Sum();
+
+    // Wrapped pieces that lie on the bench while the rest of the filling is cold (empirical).
+    private const int TakenOut = 6;
+
+    // What spoils waits in the fridge until it is divided or wrapped, and from the pan it goes into a lidded pot, which keeps it hot.
+    private static ClockBread ColdThenHot(ClockBread bread)
+    {
+        var spec = bread.Spec with { Pan = bread.Spec.Pan with { Hold = HoldIn.Pot } };
+        spec = bread.Sheet.Rest.Warm is not null && spec.Rest.Time.Value > 0 ? spec with { Rest = spec.Rest with { Place = RestPlace.Fridge } } : spec;
+        var chilled = bread is { Sheet.Filling.Warm: not null, Batch: { Route.Filling: { } filling, Stuffing.Made: var made } } ? FillingMends.Chilled(filling, made.End) : null;
+        return bread.As(spec with { Filling = chilled ?? spec.Filling });
     }
 
     // Every rest at its least; a night in the fridge is none of them.

@@ -94,7 +94,7 @@ internal sealed class PlaceFloor
 internal sealed record Begun(ClockWork Work, int Bread, int Number, int Left);
 
 /// <summary>The whole kitchen at one moment: from here a timetable is made, at the start or in the middle of a service.</summary>
-internal sealed class Floor
+internal sealed record Floor
 {
     public required int Now { get; init; }
 
@@ -120,6 +120,9 @@ internal sealed class Floor
 
     /// <summary>Nothing is rolled, or poured, before: the table is not wanted sooner.</summary>
     public int RollFrom { get; init; }
+
+    /// <summary>When the filling of each bread is begun at the earliest; nothing for whenever hands are free.</summary>
+    public IReadOnlyList<int> FillFrom { get; init; } = [];
 
     /// <summary>What a bread does on a pan that is not as hot as was planned, by pan and bread; nothing where it is.</summary>
     public IReadOnlyDictionary<(int Pan, int Bread), Visit> Visits { get; init; } = new Dictionary<(int, int), Visit>();

@@ -4,7 +4,7 @@ namespace Ystrata.Core.Filling;
 public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kitchen)
 {
     // Longest a pan is stirred by a mend, minutes; longest a salted vegetable is left.
-    private const double LongestStir = 60, LongestSalt = 20;
+    private const double LongestStir = 60, LongestSalt = 20, LongestCool = 720;
 
     // Free water that a crumbly filling is brought back to, percent of mass: the middle of what holds.
     private const double Middle = -1.5;
@@ -55,6 +55,45 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
         }
 
         return null;
+    }
+
+    /// <summary>Where what is hot cools too slowly: the mass, how it lies, and the fewest trays that bring it through in time; nothing for the trays where none do.</summary>
+    internal IEnumerable<(FillingState Hot, Cooling Cooling, Minutes Limit, Mend? Trays)> Slow()
+    {
+        for (var p = 0; p <= spec.Parts.Count; p++)
+        {
+            var joined = p == spec.Parts.Count;
+            var (steps, rows, start) = joined ? (spec.Together, made.Rows, made.Together) : (spec.Parts[p].Steps, made.Parts[p].Rows, made.Parts[p].Start);
+            for (var i = 0; i < steps.Count; i++)
+            {
+                var before = i == 0 ? start : rows[i - 1].State;
+                if (steps[i] is not CoolStep cool || before.Temperature.Value < WarmTime.To.Value || Cooling.Of(before, cool.Place, cool.Trays) is not { } now || now.Through.Value <= WarmTime.Limit.Value)
+                {
+                    continue;
+                }
+
+                var trays = Enumerable.Range(cool.Trays + 1, CoolStep.MostTrays - cool.Trays).Cast<int?>().FirstOrDefault(n => Cooling.Of(before, cool.Place, n!.Value).Through.Value <= WarmTime.Limit.Value);
+                IReadOnlyList<FillingStep> With(int n) => [.. steps.Select((s, k) => k == i ? cool with { Trays = n } : s)];
+                yield return (before, now, WarmTime.Limit, trays is not { } n ? null : Of(
+                    MendCode.MoreTrays,
+                    [Quantity.Count(QuantityName.Trays, n)],
+                    joined ? WithTogether(With(n)) : spec with { Parts = [.. spec.Parts.Select((part, k) => k == p ? part with { Steps = With(n) } : part)] }));
+            }
+        }
+    }
+
+    /// <summary>Kept in the fridge until it is wrapped: cold there first, on the fewest trays that are hardly slower than many; nothing where it is there already.</summary>
+    internal static FillingSpec? Chilled(FillingSpec spec, FillingState end)
+    {
+        if (spec.Together.Count >= FillingCheck.MostSteps || (spec.Together.Count > 0 && spec.Together[^1].Chills))
+        {
+            return null;
+        }
+
+        const double hardly = 1.15;
+        double Cold(int trays) => Cooling.Of(end, RestPlace.Fridge, trays).Until(end.Temperature, WarmTime.From)!.Value.Value;
+        var trays = Enumerable.Range(1, CoolStep.MostTrays).First(n => Cold(n) <= Cold(CoolStep.MostTrays) * hardly);
+        return spec with { Together = [.. spec.Together, new CoolStep(new(Math.Min(Math.Ceiling(Cold(trays) / 5) * 5, LongestCool)), RestPlace.Fridge, trays)] };
     }
 
     private static FillingState EndOf(FillingPartSheet part) => part.Rows.Count > 0 ? part.Rows[^1].State : part.Start;

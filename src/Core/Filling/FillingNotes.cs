@@ -39,6 +39,15 @@ public static class FillingNotes
                 mends: mends.Cooled(Parcel.Warm) is { } mend ? [mend] : null);
         }
 
+        foreach (var (hot, cooling, limit, trays) in mends.Slow())
+        {
+            yield return Say(
+                trays is null ? NoteCode.FridgeOverloaded : NoteCode.CoolsSlowly,
+                Severity.Caution,
+                [Quantity.Of(QuantityName.Mass, hot.Mass), Quantity.Of(QuantityName.Depth, cooling.Depth), Quantity.Of(QuantityName.Time, new Minutes(Math.Round(cooling.Through.Value))), Quantity.Of(QuantityName.Limit, limit)],
+                mends: trays is null ? null : [trays]);
+        }
+
         foreach (var note in OfWall(filling, sheet, mends).Concat(OfBalance(filling, sheet)).Concat(OfLiquor(filling, sheet)).Concat(Cautions(batch, filling, kitchen)))
         {
             yield return note;

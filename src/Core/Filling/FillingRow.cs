@@ -23,7 +23,10 @@ public sealed record FillingRow(
 
     internal static readonly Celsius Hot = new(95);
 
-    internal static FillingRow Of(FillingState state, Minutes time = default) => new(state.Mass, state, Liquor.None, default, default, default, default, time);
+    /// <summary>Of its time, how long it is between 5 and 60 °C: all of it where the step leaves it so.</summary>
+    public Minutes Warm { get; init; }
+
+    internal static FillingRow Of(FillingState state, Minutes time = default) => new(state.Mass, state, Liquor.None, default, default, default, default, time) { Warm = WarmTime.IsWarm(state.Temperature) ? time : default };
 
     internal static FillingRow Put(FillingState now, FillingState what) => Of(now + what with { Grain = default }) with { Added = what.Mass };
 

@@ -159,11 +159,10 @@ public static class FillingStage
             spec.In.Any(id => batch.Kitchen[id].Is(Trait.Spoils)) ? new Minutes(Warm(made).Value + batch.Shape.Rest.Value) : null);
     }
 
-    // Of the part that was warm longest, then of all together. A step counts by how warm it leaves what it is done to.
+    // Of the part that was warm longest, then of all together.
     private static Minutes Warm(FillingMade made)
     {
-        static bool IsWarm(Celsius at) => at.Value > WarmTime.From.Value && at.Value < WarmTime.To.Value;
-        static double Of(IReadOnlyList<FillingRow> rows) => rows.Where(r => IsWarm(r.State.Temperature)).Sum(r => r.Time.Value);
+        static double Of(IReadOnlyList<FillingRow> rows) => rows.Sum(r => r.Warm.Value);
         return new(made.Parts.Max(p => Of(p.Rows)) + Of(made.Rows));
     }
 }

@@ -13,9 +13,10 @@ public sealed record FinishSheet(Finish Usual, Seconds Within, int Leaves);
 /// <param name="Then">How warm it is when it is wanted.</param>
 /// <param name="Sweats">Steam that cannot leave wets it.</param>
 /// <param name="Reheat">Once cold, on the same pan, turned now and then, dry; nothing when that does not warm it.</param>
+/// <param name="Hot">From the pan, so long it stays over 60 °C where it is held.</param>
 /// <param name="Warm">Of that time, how long it is under 60 °C.</param>
 /// <param name="ReheatTo">What its coldest place must reach: the safe core where it holds meat or egg.</param>
-public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat, Celsius ReheatTo, Minutes Warm);
+public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat, Celsius ReheatTo, Minutes Hot, Minutes Warm);
 
 /// <summary>Finish and hold, work.md 8. All figures here are empirical.</summary>
 public static class FinishHold
@@ -71,7 +72,8 @@ public static class FinishHold
         var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
         var thick = Math.Clamp((run.Thickness.Value - Thin) / (Thick - Thin), 0, 1);
         Minutes Soft(HoldIn hold) => Softness(hold) is var (least, most) ? new(Math.Round(moist * (least + (most - least) * thick))) : default;
-        return new(new(minutes), Soft(spec.Hold), Soft(HoldIn.Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), new(Math.Max(minutes - Cooling(run, rate, WarmTime.To.Value), 0)));
+        var hot = new Minutes(Cooling(run, rate, WarmTime.To.Value));
+        return new(new(minutes), Soft(spec.Hold), Soft(HoldIn.Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), hot, new(Math.Max(minutes - hot.Value, 0)));
     }
 
     /// <summary>Meat and egg go to the safe core again (models.md F); all else until it is hot to eat (empirical).</summary>

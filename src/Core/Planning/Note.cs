@@ -101,6 +101,12 @@ public enum NoteCode
     WallTears,
     LumpsTear,
     CoolFast,
+
+    /// <summary>What is hot lies too deep to cool in time; fewer on a tray does it.</summary>
+    CoolsSlowly,
+
+    /// <summary>More heat than a fridge carries off in time, however it is spread.</summary>
+    FridgeOverloaded,
     CoreSafe,
     PulseCold,
     RawGarlic,
@@ -154,6 +160,7 @@ public enum QuantityName
     Balls,
     Best,
     Core,
+    Depth,
     Count,
     Covers,
     Dark,
@@ -216,6 +223,7 @@ public enum QuantityName
     Thinnest,
     Time,
     Times,
+    Trays,
     Together,
     Turns,
     Under,
@@ -278,6 +286,9 @@ public enum MendCode
     SeasonFilling,
     ChopFilling,
     CoolFilling,
+
+    /// <summary>The same on more trays.</summary>
+    MoreTrays,
 
     /// <summary>Another share of filling.</summary>
     ShareTo,

@@ -75,6 +75,7 @@ public static class SpecPlaces
         new(at + ".grain", 0.5, 40, Millimetres.Unit),
         new(at + ".share", 0, 8, Percent.Unit),
         new(at + ".time", 0, 2880, Minutes.Unit),
+        new(at + ".trays", 1, CoolStep.MostTrays, ""),
         new(at + ".pan", 100, 900, Millimetres.Unit),
         new(at + ".fatMass", 0, 5000, Grams.Unit),
         new(at + ".to", 1, 100_000, Grams.Unit),

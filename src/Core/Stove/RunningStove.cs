@@ -134,7 +134,7 @@ public sealed class RunningStove
     {
         plannedAt = now;
         var from = floor.At(now, begun);
-        inForce = Play(from, policy);
+        inForce = Filled(from, Play(from, policy));
         if (inForce is { Stuck: false, Objectives.Over: 0 } && inForce.Objectives.Ends <= floor.Table + WorthChanging)
         {
             borne = null;
@@ -154,7 +154,7 @@ public sealed class RunningStove
         var best = ClockStage.Policies(service.Clock).Select(p => Play(from, p)).MinBy(Rank)!;
         if (Rank(best).CompareTo(Rank(inForce)) < 0)
         {
-            (inForce, policy) = (best, best.Policy);
+            (inForce, policy) = (Filled(from, best), best.Policy);
         }
 
         borne = Rank(inForce);
@@ -165,17 +165,21 @@ public sealed class RunningStove
 
     private Timetable Play(Floor from, Policy by) => ClockRun.Play(jobs, service.Clock, from, by, tails);
 
+    private Timetable Filled(Floor from, Timetable t) => ClockStage.FilledLate(jobs, service.Clock, from, t, tails);
+
     // Nobody wants bread before the table: what has not begun waits, and what is folded rests longer, as long as it may.
     private void Hold(int now, IReadOnlyList<Begun> begun, int early)
     {
         if (floor.Fresh && begun.Count == 0)
         {
-            inForce = Play(floor.At(now + early, begun), policy);
+            var later = floor.At(now + early, begun);
+            inForce = Filled(later, Play(later, policy));
         }
         else if (floor.NoneRolled)
         {
             var first = inForce.Hands.Where(h => h.Work is ClockWork.Roll or ClockWork.Lay && h.Parts.Count > 0).Select(h => (int)h.Parts[0].From.Value).DefaultIfEmpty(now).Min();
-            var held = Play(floor.At(now, begun, first + early), policy);
+            var from = floor.At(now, begun, first + early);
+            var held = Filled(from, Play(from, policy));
             inForce = held.Objectives.Over <= inForce.Objectives.Over && held.Objectives.Ends <= floor.Table + WorthChanging ? held : inForce;
         }
     }
@@ -247,7 +251,7 @@ public sealed class RunningStove
             !floor.Ended && now - floor.Last > LeftOpen && inForce.Hands.Any(h => h.Parts.Count > 0 && h.Parts[0].From.Value <= now),
             [.. Enumerable.Range(0, floor.Gone.Length).Select(Pan)],
             [.. inForce.Hands.Where(h => h.Parts.Count > 0).OrderBy(h => h.Parts[0].From.Value).Take(MostTasks).Select(h => Task(h, now))],
-            [.. breads.Select((_, b) => Bread(b))],
+            [.. breads.Select((_, b) => Bread(b, now))],
             [.. ClockStage.Breaches(jobs, inForce)],
             [.. events.Where(e => e.Act is not (StoveAct.Undo or StoveAct.Heat)).TakeLast(MostPast).Reverse().Select(e => new StovePast(e, undone.Contains(e.Id)))]);
     }
@@ -330,8 +334,9 @@ public sealed class RunningStove
             from.Value <= now);
     }
 
-    private StoveBread Bread(int b)
+    private StoveBread Bread(int b, int now)
     {
+        var (dough, filling) = ClockWarm.Longest(jobs[b], floor.Breads[b], now);
         var (bread, sheet) = (floor.Breads[b], breads[b].Sheet);
         return new(
             service.Breads[b].Name,
@@ -341,7 +346,8 @@ public sealed class RunningStove
             sheet.Roll.RollTo,
             breads[b].Spec.Pan.Finish,
             sheet.Filling is not null,
-            [.. bread.At.Select((a, i) => new StovePiece(i + 1, a, Since(b, i) is { } since ? new(since) : null))]);
+            [.. bread.At.Select((a, i) => new StovePiece(i + 1, a, Since(b, i) is { } since ? new(since) : null))],
+            [.. new[] { (Stage.Dough, dough), (Stage.Filling, filling) }.Where(p => p.Item2 is not null).Select(p => StoveWarm.Of(p.Item1, p.Item2!.Value))]);
     }
 
     private int? Since(int b, int i)

@@ -41,8 +41,29 @@ public sealed record StoveTask(int Person, ClockWork Work, int Bread, int Number
 
 public sealed record StovePiece(int Number, PieceAt At, Seconds? Since);
 
+/// <summary>What spoils, how long it has stood warm, and what is left of its budget (models.md F): right, running out, over the usual limit, to be thrown away.</summary>
+/// <param name="Part">Dough or filling.</param>
+/// <param name="For">The longest of any piece that is still to be eaten.</param>
+/// <param name="Left">Until the usual limit; once that is over, until it is thrown away; negative after that.</param>
+public sealed record StoveWarm(Stage Part, Seconds For, Seconds Left, Severity Severity)
+{
+    // From here on it is running out, s (empirical).
+    private const double RunsOut = 1800;
+
+    internal static StoveWarm Of(Stage part, int seconds)
+    {
+        var (limit, most) = (WarmTime.Limit.Value * 60, WarmTime.Most.Value * 60);
+        return new(
+            part,
+            new(seconds),
+            new((seconds > limit ? most : limit) - seconds),
+            seconds > most ? Severity.Wrong : seconds > limit ? Severity.Caution : limit - seconds < RunsOut ? Severity.Watch : Severity.Right);
+    }
+}
+
 /// <param name="Across">The round to roll it to.</param>
-public sealed record StoveBread(string Name, int Pieces, int Done, int Lost, Millimetres Across, Finish Finish, bool Stuffed, IReadOnlyList<StovePiece> Belt);
+/// <param name="Warm">Of what spoils in it and is there already.</param>
+public sealed record StoveBread(string Name, int Pieces, int Done, int Lost, Millimetres Across, Finish Finish, bool Stuffed, IReadOnlyList<StovePiece> Belt, IReadOnlyList<StoveWarm> Warm);
 
 /// <param name="Undone">Taken back.</param>
 public sealed record StovePast(StoveEvent Event, bool Undone);

@@ -126,7 +126,7 @@ internal static class MarrowQuayBreads
                 190,
                 new(
                     [new("cauliflower", new(900), new(35), [new ChopStep(ChopBy.Grate, new(2)), new SauteStep(new(30), new(320), "oil-rapeseed", new(20))]), new("pea-mash", new(450), new(0), [new ChopStep(ChopBy.Mash, new(1.5))])],
-                    [new SeasonStep("spice-ground", new(10)), new SeasonStep("salt-fine", new(12)), new CoolStep(new(60), RestPlace.Room)],
+                    [new SeasonStep("spice-ground", new(10)), new SeasonStep("salt-fine", new(12)), new CoolStep(new(60), RestPlace.Room, 4)],
                     new(1.2),
                     LiquorToDough: false,
                     new(ParcelShape.Gathered, new(90))))),

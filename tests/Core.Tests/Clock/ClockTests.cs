@@ -227,6 +227,8 @@ public class ClockTests
         Assert.Equal(0, Breads.Plan(crisp).Pan.Hold.Soft.Value);
         Assert.DoesNotContain(ClockKitchens.Plan(crisp).Report.Breaches, b => b.Code == ClockBreach.GoesStiff);
         Assert.All(Enum.GetValues<ClockBreach>(), code => Assert.Equal(
-            code is ClockBreach.Late or ClockBreach.TableGone or ClockBreach.DoughStands ? Severity.Wrong : Severity.Watch, new Breach(code, 0, default, default, default).Severity));
+            code is ClockBreach.Late or ClockBreach.TableGone or ClockBreach.DoughStands ? Severity.Wrong : code is ClockBreach.DoughWarm or ClockBreach.FillingWarm ? Severity.Caution : Severity.Watch,
+            new Breach(code, 0, default, default, default).Severity));
+        Assert.Equal(Severity.Wrong, new Breach(ClockBreach.FillingWarm, 0, new(4.1 * 3600), new(7200), default).Severity);
     }
 }

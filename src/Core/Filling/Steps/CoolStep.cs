@@ -1,18 +1,18 @@
 namespace Ystrata.Core.Filling;
 
-/// <summary>Spread on a tray.</summary>
-public sealed record CoolStep(Minutes Time, RestPlace Place) : FillingStep
+/// <summary>Spread on trays.</summary>
+/// <param name="Trays">Shared among so many; the more, the less deep it lies.</param>
+public sealed record CoolStep(Minutes Time, RestPlace Place, int Trays = 1) : FillingStep
 {
-    // Minutes to two thirds of the way (empirical).
-    private const double TrayTime = 35, FridgeTime = 25;
+    public const int MostTrays = 40;
 
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
-        var (air, tau) = Place == RestPlace.Fridge ? (Air.Fridge, FridgeTime) : (Air.Kitchen, TrayTime);
-        return FillingRow.Of(now with { Temperature = new(air.Value + (now.Temperature.Value - air.Value) * Math.Exp(-Time.Value / tau)) }, Time);
+        var cooling = Cooling.Of(now, Place, Trays);
+        return FillingRow.Of(now with { Temperature = cooling.After(now.Temperature, Time) }, Time) with { Warm = cooling.Warm(now.Temperature, Time) };
     }
 
     internal override bool Chills => Place == RestPlace.Fridge;
 
-    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value)];
+    internal override IEnumerable<(string Name, double Value)> Figures => [("time", Time.Value), ("trays", Trays)];
 }

@@ -1352,7 +1352,7 @@ export interface components {
             allowed: components["schemas"]["Seconds"];
             /** @description Seconds over what is allowed. */
             by: components["schemas"]["Seconds"];
-            /** @description What cannot be, or spoils the bread; what would only be better otherwise is to be watched. */
+            /** @description What cannot be, spoils the bread or is no longer safe is wrong; what is near that, a caution; what would only be better otherwise is to be watched. */
             severity?: components["schemas"]["Severity"];
         };
         BreadBody: {
@@ -1415,7 +1415,7 @@ export interface components {
          * @description What a timetable does not keep.
          * @enum {unknown}
          */
-        ClockBreach: "late" | "tableGone" | "rolledWaits" | "foldedWaits" | "doughStands" | "goesStiff";
+        ClockBreach: "late" | "tableGone" | "rolledWaits" | "foldedWaits" | "doughStands" | "goesStiff" | "doughWarm" | "fillingWarm";
         /**
          * @description What a timetable hangs on.
          * @default table
@@ -1935,6 +1935,8 @@ export interface components {
             scrap: components["schemas"]["Grams"];
             /** @description Of the step; what it takes to reach the weight asked for, where one is. */
             time: components["schemas"]["Minutes"];
+            /** @description Of its time, how long it is between 5 and 60 °C: all of it where the step leaves it so. */
+            warm?: components["schemas"]["Minutes"];
         };
         /** @description Salt counted once. */
         FillingSalt: {
@@ -2037,12 +2039,18 @@ export interface components {
             before?: null | components["schemas"]["Grams"];
             after?: null | components["schemas"]["Grams"];
         };
-        /** @description Spread on a tray. */
+        /** @description Spread on trays. */
         FillingStepCoolStep: {
             /** @enum {string} */
             kind: "cool";
             time: components["schemas"]["Minutes"];
             place: components["schemas"]["RestPlace"];
+            /**
+             * Format: int32
+             * @description Shared among so many; the more, the less deep it lies.
+             * @default 1
+             */
+            trays: number;
             before?: null | components["schemas"]["Grams"];
             after?: null | components["schemas"]["Grams"];
         };
@@ -2559,6 +2567,8 @@ export interface components {
             reheat: null | components["schemas"]["Seconds"];
             /** @description What its coldest place must reach: the safe core where it holds meat or egg. */
             reheatTo: components["schemas"]["Celsius"];
+            /** @description From the pan, so long it stays over 60 °C where it is held. */
+            hot: components["schemas"]["Minutes"];
             /** @description Of that time, how long it is under 60 °C. */
             warm: components["schemas"]["Minutes"];
         };
@@ -3018,7 +3028,7 @@ export interface components {
             ladle?: null | components["schemas"]["LadleSpec"];
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo" | "restInFridge";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "moreTrays" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo" | "restInFridge";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -3071,7 +3081,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -3689,7 +3699,7 @@ export interface components {
          * @description What a number in a note is of. Rules of faults name them, so that none names what no note says.
          * @enum {unknown}
          */
-        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "balls" | "best" | "core" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
+        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "balls" | "best" | "core" | "depth" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "trays" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
         /** @description A stretch in which a figure is good. */
         RangeOfCelsius: {
             least: components["schemas"]["Celsius"];
@@ -4385,6 +4395,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             stuffed: boolean;
             belt: components["schemas"]["StovePiece"][];
+            /** @description Of what spoils in it and is there already. */
+            warm: components["schemas"]["StoveWarm"][];
         };
         /** @description One event of a service. Which of the others are told depends on the act; all numbers count from 0, int? StoveEvent.Number from 1. */
         StoveEvent: {
@@ -4542,6 +4554,16 @@ export interface components {
             /** @description That goes with a turn. */
             fat: components["schemas"]["Grams"];
             under: boolean;
+        };
+        /** @description What spoils, how long it has stood warm, and what is left of its budget (models.md F): right, running out, over the usual limit, to be thrown away. */
+        StoveWarm: {
+            /** @description Dough or filling. */
+            part: components["schemas"]["Stage"];
+            /** @description The longest of any piece that is still to be eaten. */
+            for: components["schemas"]["Seconds"];
+            /** @description Until the usual limit; once that is over, until it is thrown away; negative after that. */
+            left: components["schemas"]["Seconds"];
+            severity: components["schemas"]["Severity"];
         };
         /** Format: binary */
         Stream: string;
@@ -4784,7 +4806,7 @@ export interface components {
          * @description What could be had instead.
          * @enum {unknown}
          */
-        WhatIf: "anotherPan" | "anotherHand" | "rollTwoAhead" | "shorterRests" | "dryThenFry" | "fridgeOvernight" | "frozenRounds";
+        WhatIf: "anotherPan" | "anotherHand" | "rollTwoAhead" | "shorterRests" | "dryThenFry" | "fridgeOvernight" | "frozenRounds" | "coldThenHot";
         /** @description The same service planned anew with one thing changed. */
         WhatIfSheet: {
             what: components["schemas"]["WhatIf"];

@@ -107,6 +107,7 @@ export type StovePlace = Schemas["StovePlace"];
 export type StoveRefusal = Schemas["StoveRefusal"];
 export type StoveSheet = Schemas["StoveSheet"];
 export type StoveTask = Schemas["StoveTask"];
+export type StoveWarm = Schemas["StoveWarm"];
 export type WhatIf = Schemas["WhatIf"];
 export type WhatIfSheet = Schemas["WhatIfSheet"];
 export type ComparedView = Schemas["ComparedView"];

@@ -29,11 +29,14 @@
       const mend = alike(now.notes.find((n) => n.code === code && n.stage === stage)?.mends)[at];
       const spec = batch.spec;
       if (!spec || !mend) return;
-      const { sheet, fold, roll, filling, pan, dough, rest } = spec;
-      const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest });
-      const { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t } = mend;
-      const parts = { sheet: s, fold: f, roll: r, filling: i, pan: p, dough: d, rest: t };
-      Object.assign(spec, Object.fromEntries(Object.entries(parts).filter(([, part]) => part)));
+      const { sheet, fold, roll, filling, pan, dough, rest, ladle } = spec;
+      const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest, ladle });
+      Object.assign(
+        spec,
+        Object.fromEntries(
+          Object.keys(before).flatMap((part) => (mend[part as keyof typeof before] ? [[part, mend[part as keyof typeof before]]] : [])),
+        ),
+      );
       toaster.say(
         m.mended(),
         batch.back((spec) => Object.assign(spec, before)),

@@ -4,7 +4,7 @@
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Trouble from "../parts/Trouble.svelte";
-  import { breachWords, clockRestName, hourOf, span, workName } from "../words/clock";
+  import { breachTone, breachWords, clockRestName, hourOf, span, workName } from "../words/clock";
   import { clock, day } from "../words/format";
 
   /** The timetable for the wall: one line for each stretch of like work. */
@@ -72,7 +72,7 @@
         time: span(view.sheet.report.oldest),
       })}
     </p>
-    {#each view.sheet.report.breaches as b (`${b.code}-${b.bread}`)}<p class="refusal">{breachWords(b)}</p>{/each}
+    {#each view.sheet.report.breaches as b (`${b.code}-${b.bread}`)}<p class={breachTone(b)}>{breachWords(b)}</p>{/each}
     <table class="w-full text-[15px]">
       <thead>
         <tr class="border-b-2 border-ink text-start text-[13px]"

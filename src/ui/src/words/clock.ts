@@ -36,7 +36,11 @@ export const whatIfName: Record<WhatIf, () => string> = {
   dryThenFry: m.what_if_dry,
   fridgeOvernight: m.what_if_fridge,
   frozenRounds: m.what_if_frozen,
+  coldThenHot: m.what_if_cold_then_hot,
 };
+
+/** Red is what cannot be, spoils or is unsafe; what would only be better otherwise is quiet. */
+export const breachTone = (b: Breach): string => (b.severity === "wrong" ? "refusal" : "caution");
 
 export function breachWords(b: Breach): string {
   const by = span(b.by);
@@ -51,6 +55,10 @@ export function breachWords(b: Breach): string {
       return m.breach_folded({ is: span(b.is), allowed: span(b.allowed) });
     case "doughStands":
       return m.breach_stands({ is: span(b.is), allowed: span(b.allowed) });
+    case "doughWarm":
+      return m.breach_dough_warm({ is: span(b.is), allowed: span(b.allowed) });
+    case "fillingWarm":
+      return m.breach_filling_warm({ is: span(b.is), allowed: span(b.allowed) });
     case "goesStiff":
       return m.breach_stiff({ is: span(b.is), allowed: span(b.allowed) });
   }

@@ -85,6 +85,8 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   pulseCold: [m.note_pulse_cold, m.note_pulse_cold_more],
   rawGarlic: [m.note_raw_garlic, m.note_raw_garlic_more],
   rawGarlicKept: [m.note_raw_garlic_kept, m.note_raw_garlic_kept_more],
+  coolsSlowly: [m.note_cools_slowly, m.note_cools_slowly_more],
+  fridgeOverloaded: [m.note_fridge_overloaded, m.note_fridge_overloaded_more],
   warmLong: [m.note_warm_long, m.note_warm_long_more],
   warmTooLong: [m.note_warm_too_long, m.note_warm_too_long_more],
   noGlutenStep: [m.note_no_gluten_step, m.note_no_gluten_step_more],
@@ -158,6 +160,7 @@ const mends: Record<MendCode, (q: Said) => string> = {
   holdTo: m.mend_hold_to,
   fewerTogether: m.mend_fewer_together,
   ladleTo: m.mend_ladle_to,
+  moreTrays: m.mend_more_trays,
   restInFridge: m.mend_rest_in_fridge,
 };
 

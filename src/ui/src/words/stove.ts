@@ -1,6 +1,6 @@
-import type { PieceAt, StoveEvent, StovePan, StovePlace, StoveRefusal, StoveSheet, StoveTask } from "../api/types";
+import type { PieceAt, StoveEvent, StovePan, StovePlace, StoveRefusal, StoveSheet, StoveTask, StoveWarm } from "../api/types";
 import { m } from "../paraglide/messages";
-import { workName } from "./clock";
+import { span, workName } from "./clock";
 import { amount } from "./format";
 
 /** `0:18` to go, `+0:12` over, `1:04:10` from an hour up. */
@@ -138,5 +138,24 @@ export function eventWords(sheet: StoveSheet, e: StoveEvent): string {
       return e.pan == null ? m.was_probe_off() : m.was_probe({ pan });
     default:
       return e.act;
+  }
+}
+
+/** What spoils and runs out of time in the warm, in words; nothing while there is plenty. */
+export const runningOut = (sheet: StoveSheet): { words: string; severity: StoveWarm["severity"] }[] =>
+  sheet.breads.flatMap((b) =>
+    b.warm.filter((w) => w.severity !== "right").map((w) => ({ words: warmWords(b.name, w), severity: w.severity })),
+  );
+
+function warmWords(bread: string, w: StoveWarm): string {
+  const said = { bread, time: span(w.for), left: span(Math.max(w.left, 0)) };
+  const dough = w.part === "dough";
+  switch (w.severity) {
+    case "watch":
+      return dough ? m.stove_dough_warm(said) : m.stove_filling_warm(said);
+    case "wrong":
+      return dough ? m.stove_dough_warm_gone(said) : m.stove_filling_warm_gone(said);
+    default:
+      return dough ? m.stove_dough_warm_over(said) : m.stove_filling_warm_over(said);
   }
 }

@@ -18,7 +18,7 @@
   import { StoveScreen } from "../../stove/screen.svelte";
   import { breachWords, span } from "../../words/clock";
   import { clock as hour, day, fromLocal, number, toLocal } from "../../words/format";
-  import { eventWords, pieceName, stoveRefusal, taskWords } from "../../words/stove";
+  import { eventWords, pieceName, runningOut, stoveRefusal, taskWords } from "../../words/stove";
   import Belt from "./Belt.svelte";
   import HandsNow from "./HandsNow.svelte";
   import PanCard from "./PanCard.svelte";
@@ -233,7 +233,15 @@
       {#if sheet.ended}<p class="notice">
           {m.service_closed({ done })} <a class="chip tab" href="#/log/new/{view.batchId}">{m.log_it()}</a>
         </p>{/if}
-      {#each sheet.breaches.slice(0, 1) as b (b.code)}<p class="notice">{breachWords(b)}</p>{/each}
+      {#each sheet.breaches.toSorted((a, b) => +(b.severity === "wrong") - +(a.severity === "wrong")).slice(0, 1) as b (b.code)}<p
+          class="notice"
+          class:quiet={b.severity !== "wrong"}
+        >
+          {breachWords(b)}
+        </p>{/each}
+      {#each runningOut(sheet) as part (part.words)}<p class="notice" class:quiet={part.severity !== "wrong"} data-testid="running-out">
+          {part.words}
+        </p>{/each}
     </div>
     <div class="work shows-{shows}">
       {#if shows !== "hands"}

@@ -13,7 +13,7 @@
   import Figure from "../../parts/Figure.svelte";
   import { newId } from "../../ids";
   import { toaster, told } from "../../toast.svelte";
-  import { breachWords, hourOf, lifeWords, span } from "../../words/clock";
+  import { breachTone, breachWords, hourOf, lifeWords, span } from "../../words/clock";
   import { day, fromLocal, number, toLocal } from "../../words/format";
   import type { StageProps } from "../props";
   import { clockOf } from "./spec";
@@ -92,7 +92,7 @@
     {#if report.breaches.length > 0}
       <ul class="grid gap-1" data-testid="breaches">
         {#each report.breaches as b, i (i)}
-          <li class="refusal !text-[15px] font-semibold" data-breach={b.code}>
+          <li class="{breachTone(b)} !text-[15px] font-semibold" data-breach={b.code}>
             {breachWords(b)}{view.names.length > 1 && b.bread != null ? ` (${view.names[b.bread]})` : ""}
           </li>
         {/each}

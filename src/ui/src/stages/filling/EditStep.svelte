@@ -103,6 +103,7 @@
       {@render dial(m.pan_across(), "pan", step.pan, 1, "cm", 500, (v) => (step.pan = v))}
     {:else if step.kind === "cool"}
       {@render dial(m.minutes_of(), "time", step.time, 5, "min", 240, (v) => (step.time = v))}
+      {@render dial(m.trays(), "trays", step.trays ?? 1, 1, "", 12, (v) => (step.trays = v))}
       <Choice
         label={m.cool_in()}
         value={step.place}

@@ -43,7 +43,7 @@ export function newStep(kind: FillingStepKind): FillingStep {
     case "sweeten":
       return { kind, sugar: first.sugar, mass: 100, time: 10, pan: 240 };
     case "cool":
-      return { kind, time: 40, place: "room" };
+      return { kind, time: 40, place: "room", trays: 1 };
     case "bind":
       return { kind, binder: first.binder, mass: 15 };
     case "season":
@@ -66,6 +66,8 @@ export function captionOf(step: FillingStep): string {
       return step.to != null ? `→ ${amount(step.to, "g")}` : amount(step.time, "min");
     case "sweeten":
       return `${amount(step.mass, "g")} · ${amount(step.time, "min")}`;
+    case "cool":
+      return (step.trays ?? 1) > 1 ? m.on_trays({ time: amount(step.time, "min"), count: step.trays! }) : amount(step.time, "min");
     case "bind":
       return `${amount(step.mass, "g")} ${shortName(step.binder).toLowerCase()}`;
     case "season":
