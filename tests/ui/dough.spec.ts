@@ -33,6 +33,25 @@ test("another fat goes in at equal fat, by weight and by spoon", async ({ bench,
   await expect(bench.number("Water, percent of flour")).toHaveValue("61.41");
 });
 
+test("this jug makes ten: water and pieces are fixed, the ball follows, and whichever is turned last stays", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await page.getByRole("radio", { name: "Water", exact: true }).click();
+  await page.getByRole("button", { name: "Fix how many it makes" }).click();
+  const water = await bench.grams("water").inputValue();
+  await bench.set("It makes", "10");
+  const makes = page.getByTestId("makes");
+  await expect(makes).toContainText("10 × 192 g");
+  await expect(bench.grams("water")).toHaveValue(water);
+  await bench.open("Balls");
+  await expect(bench.number("One ball")).toHaveValue("192");
+  // The ball is given after all: now it is the pieces that follow.
+  await bench.set("One ball", "96");
+  await bench.open("Dough");
+  await expect(makes).toContainText("20 × 96 g");
+  await expect(page.getByRole("button", { name: "Fix how many it makes" })).toBeVisible();
+  await bench.kept();
+});
+
 test("a batch starts from any of six figures, and switching changes nothing", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   const flour = await bench.grams("flour-white").inputValue();
@@ -92,6 +111,20 @@ test.describe("what cannot be", () => {
     await expect(page.getByTestId("water-bar")).toContainText("51.1 %");
     await expect(page.getByTestId("feels")).toHaveText("stiff");
     await bench.kept();
+  });
+
+  test("a jug makes no thousand and not none, and what was typed stays", async ({ bench, page }) => {
+    await bench.pick("Night-crew squares");
+    await page.getByRole("radio", { name: "Flour", exact: true }).click();
+    await page.getByRole("button", { name: "Fix how many it makes" }).click();
+    for (const typed of ["0", "499", "-3", "ten"]) {
+      await bench.number("It makes").fill(typed);
+      await expect(page.locator(".refusal").first()).toBeVisible();
+      await expect(bench.number("It makes")).toHaveValue(typed);
+    }
+    await bench.number("It makes").fill("12");
+    await expect(page.getByTestId("makes")).toContainText("12 ×");
+    await expect(page.locator(".refusal")).toHaveCount(0);
   });
 
   test("shares of flour that cannot be are said where they were typed", async ({ bench, page }) => {

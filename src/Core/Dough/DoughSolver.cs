@@ -73,10 +73,14 @@ public sealed class DoughSolver
     /// <summary>Pieces asked for; nothing when they follow from something else.</summary>
     public static int? PiecesOf(StartSpec start) => start.By switch
     {
+        StartBy.Flour or StartBy.Liquid => start.Makes,
         StartBy.Pieces => start.Pieces,
         StartBy.People => (int)Math.Ceiling(start.People * start.Each - 1e-9),
         _ => null,
     };
+
+    /// <summary>Dough and pieces are both fixed: the ball is what each gets.</summary>
+    internal static bool BallFollows(StartSpec start) => start.By is StartBy.Flour or StartBy.Liquid && start.Makes is not null;
 
     private string Started => $"start.{FieldOf(start.By)}";
 
@@ -113,7 +117,7 @@ public sealed class DoughSolver
     private Refusal? BallAmiss(Bowl bowl)
     {
         var (mass, limit) = (route.Poured ? default : route.BallOf(bowl, [], filling), SpecPlaces.ByField["balls.mass"]);
-        return route.Poured || (mass.Value >= limit.Least && mass.Value <= limit.Most) ? null
+        return route.Poured || BallFollows(start) || (mass.Value >= limit.Least && mass.Value <= limit.Most) ? null
             : new("balls.thickness", RefusalCode.OutOfRange, mass.Value, limit.Least, limit.Most, limit.Unit);
     }
 
@@ -247,6 +251,11 @@ public sealed class DoughSolver
             return (null, new(Started, RefusalCode.TooManyPieces, PiecesOf(start) ?? Math.Round(net / ball.Value), 1, MostPieces));
         }
 
+        if (BallFollows(start) && TooFew(new(net), count) is { } few)
+        {
+            return (null, few);
+        }
+
         var actual = grams;
         if (dough.Mix.WentIn is { } wentIn && bowl.Anchor >= 0)
         {
@@ -258,7 +267,15 @@ public sealed class DoughSolver
         var netActual = NetOf(mass);
         return netActual / count < LeastFlour
             ? (null, new(Started, RefusalCode.FixedOutweighs))
-            : (new(bowl, new(flour), grams, actual, new(mass), new(netActual), count, new(netActual / count), new(net / count), ball), null);
+            : (new(bowl, new(flour), grams, actual, new(mass), new(netActual), count, new(netActual / count), new(net / count), BallFollows(start) ? new(net / count) : ball), null);
+    }
+
+    // So many of it would be no balls any more: say how many it can make.
+    private static Refusal? TooFew(Grams net, int count)
+    {
+        var limit = SpecPlaces.ByField["balls.mass"];
+        var (least, most) = (Math.Ceiling(net.Value / limit.Most), Math.Floor(net.Value / limit.Least));
+        return count >= least && count <= most ? null : new("start.makes", RefusalCode.OutOfRange, count, Math.Max(least, 1), Math.Min(Math.Max(most, 1), MostPieces));
     }
 
     // ---- liquor of the filling

@@ -36,6 +36,11 @@ internal static class PanRoom
         var spec = batch.Spec;
         if (batch.Route.Poured)
         {
+            if (DoughSolver.BallFollows(spec.Start))
+            {
+                return null;
+            }
+
             var volume = new Millilitres(Math.Floor(spec.Ladle.Volume.Value * by * by / step) * step);
             return new(MendCode.LadleTo, [Quantity.Of(QuantityName.Ladle, volume)], Ladle: spec.Ladle with { Volume = volume });
         }

@@ -93,6 +93,11 @@ public static class SpecCheck
 
         InRange("start.filling", start.Filling.Value, refusals);
         InRange("start.fillingEach", start.FillingEach.Value, refusals);
+        if (start.Makes is { } makes)
+        {
+            InRange("start.makes", makes, refusals);
+        }
+
         InRange("start.people", start.People, refusals);
         InRange("start.each", start.Each, refusals);
     }

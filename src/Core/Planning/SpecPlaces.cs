@@ -11,6 +11,7 @@ public static class SpecPlaces
         new("start.liquid", 0.1, 500_000, Grams.Unit),
         new("start.filling", 0.1, 500_000, Grams.Unit),
         new("start.fillingEach", 0.1, 2000, Grams.Unit),
+        new("start.makes", 1, DoughSolver.MostPieces, ""),
         new("start.people", 1, DoughSolver.MostPieces, ""),
         new("start.each", 0.001, 500, ""),
         new("dough.flours[].parts", 0.1, 1000, ""),

@@ -106,6 +106,51 @@ public class StartTests
         Assert.True(sheet.Dough.Portions.Single(p => p.Id == "water").Pinned);
     }
 
+    [Theory]
+    [InlineData(StartBy.Liquid)]
+    [InlineData(StartBy.Flour)]
+    public void This_jug_makes_ten_and_the_ball_follows(StartBy by)
+    {
+        var free = From(s => s with { By = by, Liquid = new(310), Flour = new(500) });
+        var ten = From(s => s with { By = by, Liquid = new(310), Flour = new(500), Makes = 10 });
+
+        Assert.Equal(10, ten.Balls.Count);
+        Assert.Equal(free.Dough.Flour.Value, ten.Dough.Flour.Value, 9);
+        Assert.Equal(free.Balls.Mass.Value * free.Balls.Count / 10, ten.Balls.Mass.Value, 6);
+        Assert.False(ten.Has(NoteCode.BallsEvened));
+        // Asked the other way round it is the same batch.
+        var back = Breads.Plan(Breads.White() is var w ? w with { Start = StartSpec.Of(10), Balls = new(BallBy.Mass, ten.Dough.Start.Ball, w.Balls.Thickness) } : w);
+        Assert.Equal(ten.Dough.Flour.Value, back.Dough.Flour.Value, 6);
+    }
+
+    [Fact]
+    public void More_pieces_of_a_jug_are_smaller_and_none_is_no_ball_any_more()
+    {
+        var balls = new[] { 2, 5, 9, 17, 40 }.Select(n => From(s => s with { By = StartBy.Liquid, Liquid = new(310), Makes = n }).Balls.Mass.Value).ToList();
+        Assert.Equal(balls.OrderDescending(), balls);
+
+        var white = Breads.White();
+        var refusal = Assert.Single(Breads.Refused(white with { Start = white.Start with { By = StartBy.Liquid, Liquid = new(310), Makes = 400 } }, Breads.Kitchen));
+        Assert.Equal(("start.makes", RefusalCode.OutOfRange, 400.0), (refusal.Field, refusal.Code, refusal.Given));
+        Assert.Equal((int)refusal.Most!.Value, From(s => s with { By = StartBy.Liquid, Liquid = new(310), Makes = (int)refusal.Most!.Value }).Balls.Count);
+        // What does not start from flour or liquid knows nothing of it.
+        Assert.Equal(white.Start.Pieces, From(s => s with { Makes = 3 }).Balls.Count);
+        Assert.Equal("start.makes", Assert.Single(Breads.Refused(white with { Start = white.Start with { Makes = 0 } }, Breads.Kitchen)).Field);
+    }
+
+    [Fact]
+    public void A_jug_of_batter_and_a_stuffed_round_make_so_many_too()
+    {
+        var poured = Schools.All.First(s => s.Spec.Dough.Feel == Feel.Batter).Spec;
+        var pours = Breads.Plan(poured with { Start = poured.Start with { By = StartBy.Liquid, Liquid = new(600), Makes = 7 } });
+        Assert.Equal(7, pours.Balls.Count);
+
+        var stuffed = Schools.All.Single(s => s.Id == "stuffed").Spec;
+        var rounds = Breads.Plan(stuffed with { Start = stuffed.Start with { By = StartBy.Flour, Flour = new(600), Makes = 11 } });
+        Assert.Equal(11, rounds.Balls.Count);
+        Assert.Equal(11 * rounds.Balls.Mass.Value * stuffed.Filling!.Wall.Share.Fraction, rounds.Filling!.Balance.Needed.Value, 6);
+    }
+
     [Fact]
     public void This_filling_wants_so_much_dough()
     {

@@ -4321,6 +4321,11 @@ export interface components {
              * @description Pieces each of them eats.
              */
             each: number;
+            /**
+             * Format: int32
+             * @description "This jug makes ten": from flour or liquid so many pieces, whose ball follows; nothing where the ball says how many.
+             */
+            makes?: null | number;
         };
         /** @description One stay as the cook wants it, whatever the advice says. */
         Stay: {

@@ -3,13 +3,15 @@
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
   import { amount, number } from "../words/format";
+  import { ballFollows, fixBall } from "./dough/ledger";
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();
   const ladle = $derived(spec.ladle);
   const round = $derived(sheet.roll.diameter);
   // The ladle as a half sphere of its volume, in millimetres: V = ⅔πr³.
-  const bowl = $derived(Math.cbrt((3 * 1000 * ladle.volume) / (2 * Math.PI)));
+  const volume = $derived(ballFollows(spec) ? sheet.dough.start.ladle : ladle.volume);
+  const bowl = $derived(Math.cbrt((3 * 1000 * volume) / (2 * Math.PI)));
   const wide = $derived(2 * bowl + round + 110);
   const high = $derived(Math.max(round, 2 * bowl) + 34);
 </script>
@@ -19,13 +21,13 @@
     <Dial
       label={m.ladle_volume()}
       field="ladle.volume"
-      value={ladle.volume}
+      value={volume}
       step={5}
       places={0}
       unit="ml"
       from={30}
       to={250}
-      onchange={(v) => (ladle.volume = v)}
+      onchange={(v) => (fixBall(spec, sheet), (ladle.volume = v))}
     />
     <Dial
       label={m.poured_thickness()}
@@ -50,7 +52,7 @@
       viewBox="0 0 {wide} {high}"
       class="max-h-72 w-full"
       role="img"
-      aria-label={m.ladle_and_round({ volume: amount(ladle.volume, "ml"), round: amount(round, "mm") })}
+      aria-label={m.ladle_and_round({ volume: amount(volume, "ml"), round: amount(round, "mm") })}
     >
       <path
         d="M{20} {high / 2 - bowl / 2}h{2 * bowl}a{bowl} {bowl} 0 0 1 {-2 * bowl} 0Z"
@@ -74,7 +76,7 @@
         stroke-width="1.5"
       />
       <g font-family="var(--font-head)" font-weight="600" font-size={wide * 0.045} text-anchor="middle" fill="var(--color-ink)">
-        <text x={bowl + 20} y={high / 2 + bowl * 0.75 + 8}>{amount(ladle.volume, "ml")}</text>
+        <text x={bowl + 20} y={high / 2 + bowl * 0.75 + 8}>{amount(volume, "ml")}</text>
         <text x={wide - round / 2 - 4} y={high / 2 - 6}>{amount(round, "mm")}</text>
       </g>
     </svg>

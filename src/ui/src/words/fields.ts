@@ -10,6 +10,7 @@ const names: Record<string, () => string> = {
   "start.liquid": m.start_liquid,
   "start.filling": m.figure_filling,
   "start.fillingEach": m.figure_filling_each,
+  "start.makes": m.makes_so_many,
   "start.people": m.figure_people,
   "start.each": m.figure_each,
   "dough.flours": m.flour,

@@ -6,6 +6,7 @@
   import Figure from "../../parts/Figure.svelte";
   import { amount } from "../../words/format";
   import Cut from "./Cut.svelte";
+  import { ballFollows, fixBall } from "../dough/ledger";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();
@@ -21,6 +22,8 @@
   const round = $derived(sheet.roll.diameter);
   const ball = $derived(sheet.balls.across);
   const wide = $derived(ball + round + 92);
+  // Where dough and pieces are fixed the ball follows; turned here, it is the pieces that follow.
+  const follows = $derived(ballFollows(spec));
 </script>
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
@@ -36,6 +39,7 @@
         // Both figures agree at the moment of switching, so nothing jumps.
         balls.mass = Number(sheet.dough.start.ball.toFixed(1));
         balls.thickness = Number(sheet.dough.start.thickness.toFixed(2));
+        spec.start.makes = undefined;
         balls.by = by;
       }}
     />
@@ -43,23 +47,23 @@
       <Dial
         label={m.ball_mass()}
         field="balls.mass"
-        value={balls.mass}
+        value={follows ? sheet.dough.start.ball : balls.mass}
         step={1}
         unit="g"
         from={20}
         to={250}
-        onchange={(v) => (balls.mass = v)}
+        onchange={(v) => (fixBall(spec, sheet), (balls.mass = v))}
       />
     {:else}
       <Dial
         label={m.round_thickness()}
         field="balls.thickness"
-        value={balls.thickness}
+        value={follows ? sheet.dough.start.thickness : balls.thickness}
         step={0.1}
         places={2}
         unit="mm"
         to={10}
-        onchange={(v) => (balls.thickness = v)}
+        onchange={(v) => (fixBall(spec, sheet), (balls.thickness = v))}
       />
     {/if}
     <Dial

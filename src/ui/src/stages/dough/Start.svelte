@@ -1,5 +1,6 @@
 <script lang="ts">
   import Pin from "@lucide/svelte/icons/pin";
+  import PinOff from "@lucide/svelte/icons/pin-off";
   import { RadioGroup } from "bits-ui";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
@@ -9,7 +10,7 @@
   import { say } from "../../words/refusals";
   import { pours } from "../../words/figures";
   import type { StageProps } from "../props";
-  import { ask, questionOf, type Question } from "./ledger";
+  import { ask, ballFollows, fixBall, questionOf, startsFromBowl, type Question } from "./ledger";
 
   let { spec, sheet }: StageProps = $props();
   const start = $derived(spec.start);
@@ -24,7 +25,7 @@
     ["people", m.start_people],
   ];
   const liquid = $derived(sheet.dough.start.liquidId ? shortName(sheet.dough.start.liquidId) : m.start_liquid());
-  const refusal = $derived(batch.refusalOf("start.pieces", "start.flour", "start.liquid", "start.filling", "start.people"));
+  const refusal = $derived(batch.refusalOf("start.pieces", "start.flour", "start.liquid", "start.filling", "start.people", "start.makes"));
 </script>
 
 <section aria-labelledby="start-from">
@@ -75,6 +76,18 @@
       {:else}
         {@render figure(m.one_ball(), "balls.mass", spec.balls.mass, "g", 1, (v) => (spec.balls.mass = v))}
       {/if}
+    {/if}
+    {#if ballFollows(spec)}
+      {@render figure(m.makes_so_many(), "start.makes", start.makes!, "", 0, (v) => (start.makes = v))}
+      <button
+        class="button plain !px-2"
+        aria-label={m.let_count_follow()}
+        onclick={() => batch.changeBy((sheet) => fixBall(spec, sheet), "makes")}><PinOff size={17} aria-hidden="true" /></button
+      >
+    {:else if startsFromBowl(spec)}
+      <button class="button plain !px-2" onclick={() => batch.changeBy((sheet) => (spec.start.makes = sheet.balls.count), "makes")}
+        ><Pin size={15} aria-hidden="true" />{m.fix_how_many()}</button
+      >
     {/if}
     <span class="ms-auto text-[17px] font-semibold whitespace-nowrap" data-testid="makes">
       <span class="font-text text-[15px] font-normal text-mute">{m.makes()}</span>

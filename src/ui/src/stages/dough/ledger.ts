@@ -15,6 +15,22 @@ export function ask(spec: BatchSpec, sheet: BatchSheet, question: Question): voi
   Object.assign(spec.balls, { by: rounds ? "thickness" : "mass", mass: ball, thickness });
   if (spec.dough.feel === "batter") spec.ladle.volume = ladle;
   spec.start.by = question === "rounds" ? "pieces" : question;
+  if (!startsFromBowl(spec)) spec.start.makes = undefined;
+}
+
+/** From flour or liquid at hand: the dough is fixed, and either the ball or how many it makes. */
+export const startsFromBowl = (spec: BatchSpec): boolean => spec.start.by === "flour" || spec.start.by === "liquid";
+
+/** Dough and pieces are fixed, so the ball follows. */
+export const ballFollows = (spec: BatchSpec): boolean => startsFromBowl(spec) && spec.start.makes != null;
+
+/** The ball, round or ladle is given: how many there are follows from here on. */
+export function fixBall(spec: BatchSpec, sheet: BatchSheet): void {
+  if (!ballFollows(spec)) return;
+  const { ball, thickness, ladle } = sheet.dough.start;
+  Object.assign(spec.balls, { mass: ball, thickness });
+  if (spec.dough.feel === "batter") spec.ladle.volume = ladle;
+  spec.start.makes = undefined;
 }
 
 type Line = { part: Part; index: number };
