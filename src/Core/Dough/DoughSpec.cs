@@ -43,8 +43,17 @@ public enum FatWhen
 
 public sealed record FatSpec(string Id, Amount Amount, FatWhen When);
 
+/// <summary>When the dough's salt goes in.</summary>
+public enum SaltWhen
+{
+    WithFlour,
+
+    /// <summary>Kneaded in at the end: it tightens the dough and slows its drinking.</summary>
+    Last,
+}
+
 /// <param name="Amount">By share: salt from every source. By mass: the salt that is added.</param>
-public sealed record SaltSpec(string Id, Amount Amount);
+public sealed record SaltSpec(string Id, Amount Amount, SaltWhen When = SaltWhen.WithFlour);
 
 /// <summary>Something kneaded in: seeds, leaves, spice, sugar, leaven.</summary>
 public sealed record AdditionSpec(string Id, Amount Amount);

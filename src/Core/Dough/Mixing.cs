@@ -43,6 +43,7 @@ public enum MixAct
     KneadInAdditions,
     Knead,
     WhiskSmooth,
+    WorkInSalt,
 }
 
 /// <summary>A step at the bowl, in order.</summary>
@@ -136,7 +137,8 @@ public static class MixingStage
 
         var fat = Of(l => l.Part == DoughPart.Fat);
         var batter = batch.Route.Poured;
-        yield return new(MixAct.MixDry, Of(l => l.Part is DoughPart.Flour or DoughPart.Salt || (l.Part == DoughPart.Addition && !Tender(l))), []);
+        var saltLast = spec.Dough.Salt.When == SaltWhen.Last;
+        yield return new(MixAct.MixDry, Of(l => l.Part == DoughPart.Flour || (l.Part == DoughPart.Salt && !saltLast) || (l.Part == DoughPart.Addition && !Tender(l))), []);
         if (fat.Length > 0 && spec.Dough.Fat.When == FatWhen.RubbedIn && !batter)
         {
             yield return new(MixAct.RubInFat, fat, []);
@@ -164,5 +166,9 @@ public static class MixingStage
         }
 
         yield return new(batter ? MixAct.WhiskSmooth : MixAct.Knead, [], [Quantity.Of(QuantityName.Time, knead)]);
+        if (saltLast && Of(l => l.Part == DoughPart.Salt) is { Length: > 0 } salt)
+        {
+            yield return new(MixAct.WorkInSalt, salt, []);
+        }
     }
 }

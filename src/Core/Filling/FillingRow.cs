@@ -26,6 +26,9 @@ public sealed record FillingRow(
     /// <summary>Of its time, how long it is between 5 and 60 °C: all of it where the step leaves it so.</summary>
     public Minutes Warm { get; init; }
 
+    /// <summary>What an open pan drives off, g/min.</summary>
+    internal static double PerMinute(Millimetres pan) => CookOffRate * 60 * SquareCentimetres.OfRound(pan).SquareMetres;
+
     internal static FillingRow Of(FillingState state, Minutes time = default) => new(state.Mass, state, Liquor.None, default, default, default, default, time) { Warm = WarmTime.IsWarm(state.Temperature) ? time : default };
 
     internal static FillingRow Put(FillingState now, FillingState what) => Of(now + what with { Grain = default }) with { Added = what.Mass };
@@ -56,9 +59,10 @@ public sealed record FillingRow(
     }
 
     /// <param name="to">Until it weighs so much; nothing for a fixed time.</param>
-    internal static FillingRow CookOff(FillingState now, Grams added, Minutes time, Millimetres pan, Grams? to)
+    /// <param name="rate">This kitchen's pans against the estimate, as a ratio.</param>
+    internal static FillingRow CookOff(FillingState now, Grams added, Minutes time, Millimetres pan, Grams? to, double rate)
     {
-        var perMinute = CookOffRate * 60 * SquareCentimetres.OfRound(pan).SquareMetres;
+        var perMinute = rate * PerMinute(pan);
         var most = Math.Max((now.Water - now.Holds * DriedTo).Value, 0);
         var wanted = to is { } target ? Math.Max((now.Mass - target).Value, 0) : perMinute * time.Value;
         var steam = new Grams(Math.Min(wanted, most));

@@ -43,6 +43,9 @@ public abstract record FillingStep
 
     internal virtual bool Heats => false;
 
+    /// <summary>Water an open pan drives off in the time it is given, by the general estimate, g; nothing for what is no open pan or goes by weight.</summary>
+    internal virtual double? CooksOff => null;
+
     internal virtual bool Chills => false;
 
     /// <summary>What wants hands all along, and what only wants time.</summary>

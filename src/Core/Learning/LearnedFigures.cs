@@ -76,7 +76,8 @@ public static class LearnedFigures
             new(hands),
             new(
                 Find(LessonKind.BowlLoss) is { } loss ? new Percent(loss) : Learned.Nothing.BowlLoss,
-                Find(LessonKind.PanTime) ?? Learned.Nothing.PanTime));
+                Find(LessonKind.PanTime) ?? Learned.Nothing.PanTime,
+                Find(LessonKind.CookOff) ?? Learned.Nothing.CookOff));
     }
 
     private static double Before(LessonKind kind, string of, Kitchen kitchen) => kind switch
@@ -85,13 +86,14 @@ public static class LearnedFigures
         LessonKind.Squeeze => kitchen[of].Squeeze!.Value.Value,
         LessonKind.BowlLoss => Learned.Nothing.BowlLoss.Value,
         LessonKind.PanTime => Learned.Nothing.PanTime,
+        LessonKind.CookOff => Learned.Nothing.CookOff,
         _ => kitchen.Hands[Enum.Parse<HandWork>(of)].Value,
     };
 
     private static string UnitOf(LessonKind kind) => kind switch
     {
         LessonKind.HandTime => Seconds.Unit,
-        LessonKind.PanTime => "",
+        LessonKind.PanTime or LessonKind.CookOff => "",
         _ => Percent.Unit,
     };
 }

@@ -15,6 +15,9 @@ public enum LessonKind
     /// <summary>Seconds on the pan against the estimate, as a ratio.</summary>
     PanTime,
 
+    /// <summary>Water that an open pan drives off a filling against the estimate, as a ratio.</summary>
+    CookOff,
+
     /// <summary>Seconds of one kind of hand work.</summary>
     HandTime,
 }
@@ -27,7 +30,7 @@ public sealed record Lesson(LessonKind Kind, string Of, double Value);
 public static class Lessons
 {
     // Farther off, something was misread or mistyped: nothing is learned from it (empirical).
-    private const double MostThirst = 20, MostLoss = 25, MostPanTime = 3;
+    private const double MostThirst = 20, MostLoss = 25, MostPanTime = 3, MostCookOff = 6;
 
     // Hands that need longer were doing something else, s (empirical).
     private const double MostHandTime = 3600;
@@ -50,6 +53,7 @@ public static class Lessons
             .. Thirst(spec, sheet, outcome.Used, kitchen),
             .. Loss(sheet, outcome.Used),
             .. Squeezes(spec, outcome, kitchen),
+            .. CookOff(spec, outcome, kitchen),
             .. PanTime(spec, sheet, outcome.Timed, kitchen),
             .. (outcome.Hands ?? []).Select(h => new Lesson(LessonKind.HandTime, h.Work.ToString(), h.Each.Value)),
         ];
@@ -61,6 +65,7 @@ public static class Lessons
         LessonKind.Thirst => Math.Abs(lesson.Value) <= MostThirst,
         LessonKind.Squeeze => lesson.Value is >= 0 and <= 100,
         LessonKind.BowlLoss => lesson.Value is >= 0 and <= MostLoss,
+        LessonKind.CookOff => lesson.Value is <= MostCookOff and >= 1 / MostCookOff,
         LessonKind.PanTime => lesson.Value is <= MostPanTime and >= 1 / MostPanTime,
         _ => Enum.TryParse<HandWork>(lesson.Of, out _) && lesson.Value is >= 0 and <= MostHandTime,
     };
@@ -105,7 +110,7 @@ public static class Lessons
         foreach (var yield in outcome.Yields ?? [])
         {
             // What was joined before it was squeezed tells nothing of one of its parts.
-            if (StepAt(spec.Filling, yield.Step) is SqueezeStep { By: not SqueezeBy.Drain } && kitchen.TryGet(yield.Id, out var item) && item!.Squeeze is { } squeeze
+            if (Place(yield.Step)?.Part is not null && StepAt(spec.Filling, yield.Step) is SqueezeStep { By: not SqueezeBy.Drain } && kitchen.TryGet(yield.Id, out var item) && item!.Squeeze is { } squeeze
                 && PlannedLeft(spec, yield.Step, kitchen) is { } left && 100 - left >= LeastGone)
             {
                 yield return new(LessonKind.Squeeze, yield.Id, Math.Clamp(squeeze.Value * (100 - yield.Left.Value) / (100 - left), 0, 100));
@@ -113,19 +118,53 @@ public static class Lessons
         }
     }
 
-    private static FillingStep? StepAt(FillingSpec? filling, string step) => Place(step) is var (part, at) && filling is not null
-        && part < filling.Parts.Count && at < filling.Parts[part].Steps.Count ? filling.Parts[part].Steps[at] : null;
+    // What was stirred for so long and weighed before and after; where the estimate would dry it as far as it goes, the weights tell nothing of the pan.
+    private static IEnumerable<Lesson> CookOff(BatchSpec spec, Outcome outcome, Kitchen kitchen)
+    {
+        var rates = (outcome.Yields ?? []).Select(y => Driven(spec, y, kitchen)).OfType<double>().Where(r => r is <= MostCookOff and >= 1 / MostCookOff).ToList();
+        if (rates.Count > 0)
+        {
+            yield return new(LessonKind.CookOff, "", rates.Average());
+        }
+    }
 
-    private static (int Part, int Step)? Place(string step) =>
-        step.Split('-') is [var part, var at] && int.TryParse(part, out var p) && int.TryParse(at, out var s) && p >= 0 && s >= 0 ? (p, s) : null;
+    private static double? Driven(BatchSpec spec, StepYield yield, Kitchen kitchen)
+    {
+        if (StepAt(spec.Filling, yield.Step) is not { CooksOff: { } over } step || over <= 0)
+        {
+            return null;
+        }
+
+        var (before, row) = RowAt(spec.Filling!, yield.Step, kitchen with { Learned = Learned.Nothing });
+        var planned = (before + row.Added - row.Planned).Value;
+        var gone = (before + row.Added - before * yield.Left.Fraction).Value;
+        return planned > 0 && planned >= over * 0.999 ? gone / planned : null;
+    }
+
+    private static FillingStep? StepAt(FillingSpec? filling, string step) => filling is not null && Place(step) is var (part, at) ? Steps(filling, part).ElementAtOrDefault(at) : null;
+
+    private static IReadOnlyList<FillingStep> Steps(FillingSpec filling, int? part) => part is { } p && p < filling.Parts.Count ? filling.Parts[p].Steps : part is null ? filling.Together : [];
+
+    // The part, or nothing for what was joined, and the step of it.
+    private static (int? Part, int Step)? Place(string step) =>
+        step.Split('-') is [var part, var at] && int.TryParse(at, out var s) && s >= 0
+            ? part == "together" ? (null, s) : int.TryParse(part, out var p) && p >= 0 ? (p, s) : null
+            : null;
+
+    // What there was before a step, and what the larder alone makes of it.
+    private static (Grams Before, FillingRow Row) RowAt(FillingSpec filling, string step, Kitchen kitchen)
+    {
+        var (part, at) = Place(step)!.Value;
+        var made = FillingStage.Make(filling, kitchen);
+        var (rows, start) = part is { } p ? (made.Parts[p].Rows, made.Parts[p].Start) : (made.Rows, made.Together);
+        return (Steps(filling, part)[at].Before ?? (at == 0 ? start.Mass : rows[at - 1].State.Mass), rows[at]);
+    }
 
     // What the larder alone would have left, percent of what was there.
     private static double? PlannedLeft(BatchSpec spec, string step, Kitchen kitchen)
     {
-        var (part, at) = Place(step)!.Value;
-        var sheet = FillingStage.Make(spec.Filling!, kitchen).Parts[part];
-        var before = spec.Filling!.Parts[part].Steps[at].Before ?? (at == 0 ? sheet.Start.Mass : sheet.Rows[at - 1].State.Mass);
-        return before.Value > 0 ? 100 * (sheet.Rows[at].Planned / before) : null;
+        var (before, row) = RowAt(spec.Filling!, step, kitchen);
+        return before.Value > 0 ? 100 * (row.Planned / before) : null;
     }
 
     private static IEnumerable<Lesson> PanTime(BatchSpec spec, BatchSheet sheet, Timed timed, Kitchen kitchen)

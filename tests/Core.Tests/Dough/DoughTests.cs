@@ -188,6 +188,22 @@ public class DoughTests
     }
 
     [Fact]
+    public void Salt_goes_in_with_the_flour_or_last_and_is_the_same_dough()
+    {
+        MixStep Of(DoughSheet dough, MixAct act) => dough.Mixing.Steps.Single(s => s.Act == act);
+        var (first, last) = (Dough(d => d), Dough(d => d with { Salt = d.Salt with { When = SaltWhen.Last } }));
+        var salt = first.Portions.ToList().FindIndex(p => p.Part == DoughPart.Salt);
+
+        Assert.Contains(salt, Of(first, MixAct.MixDry).Items);
+        Assert.DoesNotContain(first.Mixing.Steps, s => s.Act == MixAct.WorkInSalt);
+        Assert.DoesNotContain(salt, Of(last, MixAct.MixDry).Items);
+        Assert.Equal((MixAct.WorkInSalt, salt), (last.Mixing.Steps[^1].Act, Assert.Single(last.Mixing.Steps[^1].Items)));
+        Assert.Equal(first.Portions.Select(p => p.Mass), last.Portions.Select(p => p.Mass));
+        // Where none is added, none is worked in.
+        Assert.DoesNotContain(Dough(d => d with { Salt = d.Salt with { When = SaltWhen.Last, Amount = Amount.OfFlour(0) } }).Mixing.Steps, s => s.Act == MixAct.WorkInSalt);
+    }
+
+    [Fact]
     public void The_waters_heat_has_its_reason()
     {
         WaterReason? Reason(Func<DoughSpec, DoughSpec> change, double rest = 30)

@@ -8,7 +8,7 @@ public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams 
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var fat = FillingState.Made(at.Kitchen[Fat], FatMass);
-        return FillingRow.CookOff(now + fat with { Holds = default, Grain = default }, fat.Mass, Time, Pan, To);
+        return FillingRow.CookOff(now + fat with { Holds = default, Grain = default }, fat.Mass, Time, Pan, To, at.Kitchen.Learned.CookOff);
     }
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.AsSteam(after);
@@ -16,6 +16,8 @@ public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams 
     internal override bool TakesAway => true;
 
     internal override bool Heats => true;
+
+    internal override double? CooksOff => To is null ? FillingRow.PerMinute(Pan) * Time.Value : null;
 
     internal override bool OpensCells => true;
 

@@ -9,7 +9,7 @@ public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millime
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var sugar = FillingState.Made(at.Kitchen[Sugar], Mass);
-        return FillingRow.CookOff(now + sugar with { Holds = Mass * -SugarSlackens, Grain = default }, sugar.Mass, Time, Pan, to: null);
+        return FillingRow.CookOff(now + sugar with { Holds = Mass * -SugarSlackens, Grain = default }, sugar.Mass, Time, Pan, to: null, at.Kitchen.Learned.CookOff);
     }
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.AsSteam(after);
@@ -17,6 +17,8 @@ public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millime
     internal override bool TakesAway => true;
 
     internal override bool Heats => true;
+
+    internal override double? CooksOff => FillingRow.PerMinute(Pan) * Time.Value;
 
     internal override (HandUnit Unit, Seconds Waits) Hands(FillingRow row, Grams mass, HandTimes hands) => Stirred(row, hands);
 

@@ -90,6 +90,8 @@ const units: Record<string, string> = {
 const words: Record<string, () => string> = {
   rubbedIn: m.fat_rubbed_in,
   workedIn: m.fat_worked_in,
+  withFlour: m.salt_with_flour,
+  last: m.salt_last,
   ...startName,
   ...kindName,
   ...allergenName,

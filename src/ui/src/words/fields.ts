@@ -27,6 +27,7 @@ const names: Record<string, () => string> = {
   "dough.waterBy": m.water_by,
   "dough.fat": m.dough_fat,
   "dough.fat.when": m.fat_when,
+  "dough.salt.when": m.salt_when,
   "dough.salt": m.salt,
   "dough.mix.kneading": m.kneading,
   "dough.fat.id": m.dough_fat,

@@ -24,6 +24,8 @@ export function stepWords(step: Step): string {
       return m.act_knead_in();
     case "knead":
       return (step.quantities[0]?.value ?? 0) < 2 ? m.act_bring_together({ time }) : m.act_knead({ time });
+    case "workInSalt":
+      return m.act_work_in_salt();
     case "whiskSmooth":
       return m.act_whisk({ time });
   }

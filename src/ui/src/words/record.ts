@@ -110,6 +110,7 @@ const learned: Record<LessonKind, (of: string) => string> = {
   squeeze: (of) => m.learned_squeeze({ of: nameOf(of) }),
   bowlLoss: m.learned_bowl_loss,
   panTime: m.learned_pan_time,
+  cookOff: m.learned_cook_off,
   handTime: (of) => m.learned_hand_time({ of: workOf(of) }),
 };
 

@@ -61,6 +61,15 @@
         onchange={(v) => (spec.dough.fat.when = v)}
       />
       <Choice
+        label={m.salt_when()}
+        value={spec.dough.salt.when ?? "withFlour"}
+        options={[
+          { value: "withFlour", label: m.salt_with_flour() },
+          { value: "last", label: m.salt_last() },
+        ]}
+        onchange={(v) => (spec.dough.salt.when = v)}
+      />
+      <Choice
         label={m.kneading()}
         value={mix.kneading}
         options={[
