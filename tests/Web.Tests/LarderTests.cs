@@ -303,6 +303,20 @@ public sealed class LarderTests : IDisposable
         Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Put, "/api/larder/units", units)).Status);
         Assert.True(JsonNode.DeepEquals(units, (await Get("/api/larder"))["units"]));
 
+        // The board is the kitchen's: what is found is rolled no wider.
+        async Task<double> Widest() => (await Send(
+            HttpMethod.Post, "/api/reverse", new JsonObject { ["spec"] = (await Get("/api/larder"))["plain"]!.DeepClone(), ["wanted"] = new JsonObject { ["leaves"] = 16, ["leaf"] = 0.15, ["across"] = 180 } })).Body!.AsArray().Max(f => (double)f!["program"]!["program"]!["sheet"]!["diameter"]!);
+        Assert.True(await Widest() > 240);
+        units["board"] = 240;
+        Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Put, "/api/larder/units", units)).Status);
+        Assert.True(await Widest() <= 240);
+        foreach (var wrong in new[] { 0, -4, 2001 })
+        {
+            units["board"] = wrong;
+            Assert.Equal(HttpStatusCode.BadRequest, (await Send(HttpMethod.Put, "/api/larder/units", units)).Status);
+        }
+
+        units["board"] = 450;
         units["coin"] = "doubloons";
         Assert.Equal(HttpStatusCode.BadRequest, (await Send(HttpMethod.Put, "/api/larder/units", units)).Status);
         var (_, read) = await Send(HttpMethod.Post, "/api/measure", new JsonObject { ["text"] = "1 cup", ["item"] = "water" });

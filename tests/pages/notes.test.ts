@@ -159,6 +159,10 @@ const spoils: Record<string, (spec: any) => void> = {
     s.filling = stuffed("leek", 500, [{ kind: "cool", time: 120, place: "fridge" }]);
     s.pan = { ...s.pan, temperature: 150, own: [{ time: 10, fat: 0 }], on: { kind: "nonStick", thickness: 2, across: 200, flame: "low" } };
   },
+  "boiled high up": (s) => {
+    s.rest.air = "highUp";
+    s.filling = stuffed("lentil-dry", 300, [{ kind: "boil", time: 40 }]);
+  },
   "mash in a deep heap": (s) => {
     s.filling = stuffed("pea-mash", 6000, [
       { kind: "boil", time: 5 },

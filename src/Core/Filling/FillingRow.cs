@@ -21,7 +21,8 @@ public sealed record FillingRow(
     /// <summary>Cooked soft, a dry thing has drunk this share of what it holds (empirical).</summary>
     internal const double CookedTo = 1.05;
 
-    internal static readonly Celsius Hot = new(95);
+    /// <summary>Off the fire: a little under boiling (empirical).</summary>
+    internal static Celsius HotIn(Kitchen kitchen) => new(kitchen.Boils.Value - 5);
 
     /// <summary>Of its time, how long it is between 5 and 60 °C: all of it where the step leaves it so.</summary>
     public Minutes Warm { get; init; }
@@ -59,14 +60,13 @@ public sealed record FillingRow(
     }
 
     /// <param name="to">Until it weighs so much; nothing for a fixed time.</param>
-    /// <param name="rate">This kitchen's pans against the estimate, as a ratio.</param>
-    internal static FillingRow CookOff(FillingState now, Grams added, Minutes time, Millimetres pan, Grams? to, double rate)
+    internal static FillingRow CookOff(FillingState now, Grams added, Minutes time, Millimetres pan, Grams? to, Kitchen kitchen)
     {
-        var perMinute = rate * PerMinute(pan);
+        var perMinute = kitchen.Learned.CookOff * PerMinute(pan);
         var most = Math.Max((now.Water - now.Holds * DriedTo).Value, 0);
         var wanted = to is { } target ? Math.Max((now.Mass - target).Value, 0) : perMinute * time.Value;
         var steam = new Grams(Math.Min(wanted, most));
-        return Of(now with { Water = now.Water - steam, Loose = new(Math.Max((now.Loose - steam).Value, 0)), Temperature = Hot }, to is null ? time : new(steam.Value / perMinute)) with
+        return Of(now with { Water = now.Water - steam, Loose = new(Math.Max((now.Loose - steam).Value, 0)), Temperature = HotIn(kitchen) }, to is null ? time : new(steam.Value / perMinute)) with
         {
             Steam = steam,
             Added = added,

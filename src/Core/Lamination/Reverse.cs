@@ -35,6 +35,9 @@ public static class Reverse
 
     private const int MostFound = 8;
 
+    // No sheet is smaller, mm.
+    private const double LeastSheet = 60;
+
     // Ghee per brush, share of the ball: enough that no usual last roll welds (empirical).
     private const double BrushShare = 0.03;
 
@@ -48,7 +51,7 @@ public static class Reverse
         [
             .. Candidates(spec, ball, wanted, compare)
                 .Select(p => compare.Of(p, ball, roll))
-                .Where(c => c is { Fold.Pieces: 1, Roll: not null } && Near(c, wanted))
+                .Where(c => c is { Fold.Pieces: 1, Roll: not null, TooThin: false } && Near(c, wanted))
                 .OrderBy(c => c.Fold!.Hands.Value)
                 .Take(MostFound)
                 .Select(c => new FoundProgram(c, ball)),
@@ -67,10 +70,15 @@ public static class Reverse
     {
         var fat = new Grams(Math.Max(Math.Round(ball.Value * BrushShare * 2) / 2, 0.5));
         var widest = compare.WidestSheet(ball);
+        if (widest.Value < LeastSheet)
+        {
+            yield break;
+        }
+
         FoldStep brush = new BrushStep(spec.Sheet.Fat, fat), board = new BrushStep(spec.Sheet.Fat, fat, LaidOn.Board);
 
         // A sheet that, folded so many times upon itself, is a little smaller than the round: the last roll has something to do.
-        Millimetres For(double copies) => new(Math.Clamp(Math.Floor(wanted.Across.Value * Math.Sqrt(copies) * FoldedShare / 10) * 10, 60, widest.Value));
+        Millimetres For(double copies) => new(Math.Clamp(Math.Floor(wanted.Across.Value * Math.Sqrt(copies) * FoldedShare / 10) * 10, LeastSheet, widest.Value));
         FoldProgram Of(string id, Millimetres across, params FoldStep[] steps)
         {
             // Flaps of a round leave corners bare, so what is folded in from the sides begins as a square of the same area.
@@ -101,7 +109,7 @@ public static class Reverse
         // A coil's leaves follow from how wide the sheet is rolled.
         for (var share = 0.4; share <= 1.001; share += 0.05)
         {
-            var across = new Millimetres(Math.Max(Math.Round(widest.Value * share / 10) * 10, 100));
+            var across = new Millimetres(Math.Min(Math.Max(Math.Round(widest.Value * share / 10) * 10, 100), widest.Value));
             yield return Of("coils", across, board, new MatRollStep(), new CoilStep());
         }
 

@@ -70,14 +70,15 @@ public static class LearnedFigures
             hands[Enum.Parse<HandWork>(figure.Of)] = new(Math.Clamp(figure.After, HandTimes.Least.Value, HandTimes.Most.Value));
         }
 
-        return new(
-            new(items),
-            kitchen.Measures,
-            new(hands),
-            new(
+        return kitchen with
+        {
+            Larder = new(items),
+            Hands = new(hands),
+            Learned = new(
                 Find(LessonKind.BowlLoss) is { } loss ? new Percent(loss) : Learned.Nothing.BowlLoss,
                 Find(LessonKind.PanTime) ?? Learned.Nothing.PanTime,
-                Find(LessonKind.CookOff) ?? Learned.Nothing.CookOff));
+                Find(LessonKind.CookOff) ?? Learned.Nothing.CookOff),
+        };
     }
 
     private static double Before(LessonKind kind, string of, Kitchen kitchen) => kind switch

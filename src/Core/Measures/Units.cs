@@ -23,8 +23,15 @@ public enum LengthUnit
 
 /// <summary>What this kitchen reads and writes in, chosen once.</summary>
 /// <param name="Coin">What stands before a price, up to four letters.</param>
-public sealed record Units(MassUnit Mass, HeatUnit Heat, LengthUnit Length, CupKind Cup, PowderFill Fill, string Coin)
+/// <param name="Board">What dough is rolled on, across; 45 cm where nobody has said (a usual board, empirical).</param>
+public sealed record Units(MassUnit Mass, HeatUnit Heat, LengthUnit Length, CupKind Cup, PowderFill Fill, string Coin, Millimetres? Board = null)
 {
+    public static readonly Millimetres UsualBoard = new(450);
+
+    public static Limit BoardLimit { get; } = new("board", 150, 2000, Millimetres.Unit);
+
+    public Millimetres? Board { get; init; } = Board ?? UsualBoard;
+
     public const int LongestCoin = 4;
 
     public static Units Usual { get; } = new(MassUnit.Grams, HeatUnit.Celsius, LengthUnit.Centimetres, CupKind.Metric, PowderFill.Spooned, "");

@@ -35,6 +35,12 @@ internal static class PanNotes
             yield return note;
         }
 
+        if (kitchen.Boils.Value < Cooked.Boils.Value)
+        {
+            yield return Say(NoteCode.BoilsLower, Severity.Watch,
+                [Quantity.Of(QuantityName.Boils, kitchen.Boils), Quantity.Of(QuantityName.Cue, new Celsius(kitchen.Boils.Value - Roast.CueUnderBoiling)), Quantity.Of(QuantityName.Core, Cooked.SafeCore)]);
+        }
+
         if (pan.Fat.Pan.Value > 0 && spec.Roasting != Roasting.DryOnly)
         {
             yield return Say(NoteCode.HotFat, Severity.Caution, []);

@@ -6,7 +6,8 @@ namespace Ystrata.Core.Pan;
 /// <param name="FillingNeeds">What every place of the filling must reach.</param>
 /// <param name="Poured">A batter.</param>
 /// <param name="Reach">Across it at its widest.</param>
-internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer> Layers, Celsius FillingNeeds, bool Poured, Millimetres Reach)
+/// <param name="Boils">Water, in the air there is.</param>
+internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer> Layers, Celsius FillingNeeds, bool Poured, Millimetres Reach, Celsius Boils)
 {
     /// <summary>Dough on the pan is a little lighter than in the bowl: ρ 1150 kg/m³ (models.md F).</summary>
     internal static readonly Density Dough = new(1.15);
@@ -17,7 +18,7 @@ internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer>
 
     public Wanted Wants(double dark) => new(Cooked.DoughSets, Stuffed ? FillingNeeds : Cooked.DoughSets, dark);
 
-    public static PanPiece Of(Rolled rolled, RollSheet roll, DoughSheet dough, FillingSheet? stuffed, PieceHeat heat, bool risky, bool poured)
+    public static PanPiece Of(Rolled rolled, RollSheet roll, DoughSheet dough, FillingSheet? stuffed, PieceHeat heat, bool risky, bool poured, Celsius boils)
     {
         var reach = ReachOf(roll);
         var pile = rolled.Fullest;
@@ -25,14 +26,14 @@ internal sealed record PanPiece(SquareCentimetres Area, IReadOnlyList<SlabLayer>
         SlabLayer Leaves(Millimetres thick, bool turned) => new(thick, Dough, dough.Content.Water, Films(pile, thick, turned), From: heat.Dough);
         if (stuffed is not { Parcel: var parcel, End: var filling })
         {
-            return new(rolled.Area, [Leaves(rolled.Thickness, turned: false)], Cooked.DoughSets, poured, reach);
+            return new(rolled.Area, [Leaves(rolled.Thickness, turned: false)], Cooked.DoughSets, poured, reach, boils);
         }
 
         SlabLayer stuff = new(parcel.Layer, filling.Density, Percent.FromFraction(filling.Water / filling.Mass), [], IsFilling: true, heat.Filling);
         IReadOnlyList<SlabLayer> layers = parcel.Shape == ParcelShape.Coil
             ? [.. Enumerable.Range(0, parcel.Layers).SelectMany(_ => new[] { new SlabLayer(parcel.Wall, Dough, dough.Content.Water, [], From: heat.Dough), stuff }), new(parcel.Wall, Dough, dough.Content.Water, [], From: heat.Dough)]
             : [Leaves(parcel.Wall, turned: false), stuff, Leaves(parcel.Wall, turned: true)];
-        return new(parcel.Area, layers, risky ? Cooked.SafeCore : Cooked.HotThrough, poured, reach);
+        return new(parcel.Area, layers, risky ? Cooked.SafeCore : Cooked.HotThrough, poured, reach, boils);
     }
 
     // A block lies corner to corner; every other outline is as wide as it is long.

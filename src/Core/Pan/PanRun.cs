@@ -25,17 +25,18 @@ public sealed class PanRun
     private const double SkinEvaporation = 0.08, RoomVapour = 0.012; // -, kg/m³
     private const double CrustDepth = 0.00025; // m
     private const double GasConstant = 8.314, ColourEnergy = 80_000, GoldSeconds = 45, GoldKelvin = 408.15;
-    private const double ColoursFrom = 110, BoilsDry = 125, LastWater = Slab.LastOfWater, DryingTo = 0.02;
+    private const double ColoursFrom = 110, BoilsDry = 25, LastWater = Slab.LastOfWater, DryingTo = 0.02;
     private const double AtBoil = 1e-6; // K
     private const double LeastMoist = 0.02; // of a cell: two dry ones do not touch
     private const double FrozenShare = 0.8;
 
-    private static readonly double Boils = Cooked.Boils.Value, RisesDry = (BoilsDry - Boils) / (LastWater - DryingTo), KitchenAir = Air.Kitchen.Value, PanAir = Air.AtPan.Value;
+    private const double RisesDry = BoilsDry / (LastWater - DryingTo); // K, by so many more a cell boils when it is dry (models.md F)
+    private static readonly double KitchenAir = Air.Kitchen.Value, PanAir = Air.AtPan.Value;
 
     private readonly Slab slab;
     private readonly double[] temperature, water, ice, hottest;
     private readonly double[] under, over, conducts, eliminated, solved;
-    private readonly double panHeat, burner, ring, pace;
+    private readonly double panHeat, burner, ring, pace, boils;
     private readonly bool[] fatted = new bool[2];
     private readonly double[] colour = new double[2];
     private readonly int stepsASecond;
@@ -48,7 +49,7 @@ public sealed class PanRun
     /// <param name="stepsASecond">How finely time is cut.</param>
     public PanRun(Slab slab, Celsius pan, Cookware on, double ring = RingOfPan, double pace = 1, int stepsASecond = 2)
     {
-        (this.slab, this.pan, this.ring, this.pace) = (slab, pan.Value, ring, pace);
+        (this.slab, this.pan, this.ring, this.pace, boils) = (slab, pan.Value, ring, pace, slab.Boils.Value);
         (panHeat, burner, panHigh) = (on.HeatPerArea, Cookware.Burner(on.Flame), pan.Value);
         var n = slab.Cells;
         (temperature, water, ice, hottest) = (new double[n], (double[])slab.Water0.Clone(), new double[n], new double[n]);
@@ -61,7 +62,7 @@ public sealed class PanRun
 
     private PanRun(PanRun other)
     {
-        (slab, pan, panHigh, ring, pace, panHeat, burner, stepsASecond) = (other.slab, other.pan, other.panHigh, other.ring, other.pace, other.panHeat, other.burner, other.stepsASecond);
+        (slab, pan, panHigh, ring, pace, panHeat, burner, stepsASecond, boils) = (other.slab, other.pan, other.panHigh, other.ring, other.pace, other.panHeat, other.burner, other.stepsASecond, other.boils);
         (temperature, water, ice, hottest) = ([.. other.temperature], [.. other.water], [.. other.ice], [.. other.hottest]);
         var n = slab.Cells;
         (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
@@ -84,6 +85,9 @@ public sealed class PanRun
 
     // It lies in a stack on other pieces, off the pan.
     private bool Stacked { get; set; }
+
+    /// <summary>Water in it.</summary>
+    internal Celsius Boils => new(boils);
 
     /// <summary>As it was laid.</summary>
     internal Millimetres Thickness => slab.Thickness;
@@ -262,15 +266,15 @@ public sealed class PanRun
         {
             var (at, wet) = (t[i], water[i]);
             var g = conducts[i] = i == n - 1 ? high : 1 / (over[i] + slab.Film[i] + under[i + 1]);
-            if (at >= Boils && wet > LastWater)
+            if (at >= boils && wet > LastWater)
             {
                 // It boils: whatever comes in takes water out, and its warmth stays where it is.
-                (share, rest) = (0, Boils);
+                (share, rest) = (0, boils);
             }
             else
             {
                 // On the curve of its last water most of what comes in takes water out; under it, or dry, all of it warms the cell.
-                var dries = at >= Boils && wet > DryingTo && at >= Boiling(wet) - AtBoil;
+                var dries = at >= boils && wet > DryingTo && at >= Boiling(wet) - AtBoil;
                 var capacity = heat[i] * perStep * (Heat(i) + (dries ? Latent / RisesDry : 0));
                 var perDiagonal = 1 / (capacity + g + below * (1 - share));
                 rest = (capacity * at + below * rest) * perDiagonal;
@@ -293,7 +297,7 @@ public sealed class PanRun
         for (var i = 0; i < n; i++)
         {
             var on = conducts[i] * (solved[i] - (i == n - 1 ? highAir : solved[i + 1]));
-            if (t[i] < Boils)
+            if (t[i] < boils)
             {
                 t[i] = solved[i];
             }
@@ -308,7 +312,7 @@ public sealed class PanRun
                 Thaw(i);
             }
 
-            if (t[i] > Boils && water[i] > 0)
+            if (t[i] > boils && water[i] > 0)
             {
                 Boil(i);
             }
@@ -379,7 +383,7 @@ public sealed class PanRun
             var rises = water[i] is < LastWater and > DryingTo ? RisesDry : 0;
             DryOut(i, Math.Min(over / (cools + rises), water[i]), cools);
             // The last digit of a double takes no cell off the boil.
-            temperature[i] = Math.Max(temperature[i], Boils);
+            temperature[i] = Math.Max(temperature[i], boils);
         }
     }
 
@@ -424,7 +428,7 @@ public sealed class PanRun
         return (wet / depth, sum / depth);
     }
 
-    private static double Boiling(double water) => water >= LastWater ? Boils : Math.Min(Boils + RisesDry * (LastWater - water), BoilsDry);
+    private double Boiling(double water) => water >= LastWater ? boils : boils + Math.Min(RisesDry * (LastWater - water), BoilsDry);
 
     // J/(kg·K) of a cell, per kg of it raw.
     private double Heat(int i) => slab.DryHeat[i] + WaterHeat * water[i] - (WaterHeat - IceHeat) * ice[i];

@@ -25,8 +25,8 @@ internal sealed class PanStage
     public PanStage(PanSpec spec, PanPiece piece, double pace, bool roughly = false)
     {
         (this.spec, this.piece, this.pace) = (spec, piece, pace);
-        coarse = Slab.Of(piece.Layers, spec.Frozen, CoarseCell);
-        fine = roughly ? coarse : Slab.Of(piece.Layers, spec.Frozen);
+        coarse = Slab.Of(piece.Layers, spec.Frozen, CoarseCell, piece.Boils);
+        fine = roughly ? coarse : Slab.Of(piece.Layers, spec.Frozen, boils: piece.Boils);
         Room = PanRoom.For(spec.Cookware, piece.Area);
         Together = Math.Min(spec.Together, Room);
         ring = Math.Clamp(SquareCentimetres.OfRound(spec.Cookware.Across).Value / (piece.Area.Value * Together), 1, PanRun.RingOfPan);

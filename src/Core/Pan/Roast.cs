@@ -49,11 +49,14 @@ internal static class Roast
     // From the dry pan to the frying, under a cloth with the others (empirical).
     private const int CoolsUnderCloth = 60;
 
-    /// <summary>Blister cue: so deep it reaches this (models.md F). A batter is turned once its top has set (empirical).</summary>
-    internal const double CueDepth = 0.35, CueAt = 94;
+    /// <summary>Blister cue: so deep it comes so near to boiling (models.md F: 94 °C at the sea). A batter is turned once its top has set (empirical).</summary>
+    internal const double CueDepth = 0.35, CueUnderBoiling = 6;
     private const double SetDepth = 0.9, SetAt = 72;
 
-    public static bool Cue(PanRun run, bool batter) => batter ? run.At(SetDepth).Value >= SetAt : run.At(CueDepth).Value >= CueAt;
+    /// <summary>What the depth of the blister cue reaches.</summary>
+    internal static Celsius CueAt(PanRun run) => new(run.Boils.Value - CueUnderBoiling);
+
+    public static bool Cue(PanRun run, bool batter) => batter ? run.At(SetDepth).Value >= SetAt : run.At(CueDepth).Value >= CueAt(run).Value;
 
     /// <summary>Stays that cook the piece, in whole seconds; or why none do.</summary>
     /// <param name="run">The piece as it is laid; the stays that are found leave it as it comes off.</param>

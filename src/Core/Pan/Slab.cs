@@ -35,6 +35,9 @@ public sealed class Slab
 
     public bool Frozen { get; }
 
+    /// <summary>Water in it.</summary>
+    public Celsius Boils { get; private init; }
+
     /// <summary>There is a filling in it.</summary>
     internal bool Stuffed { get; private init; }
 
@@ -49,8 +52,9 @@ public sealed class Slab
     internal double WaterPerArea => Mass.Zip(Water0).Sum(c => c.First * c.Second);
 
     /// <param name="cell">The thickest a cell may be; nothing for <see cref="Cell"/>.</param>
+    /// <param name="boils">Water, in the air there is; nothing for the sea's.</param>
     /// <exception cref="ArgumentException">No layer, or one without thickness.</exception>
-    public static Slab Of(IReadOnlyList<SlabLayer> layers, bool frozen = false, Millimetres? cell = null)
+    public static Slab Of(IReadOnlyList<SlabLayer> layers, bool frozen = false, Millimetres? cell = null, Celsius? boils = null)
     {
         if (layers.Count == 0 || layers.Any(l => !(l.Thickness.Value > 0)))
         {
@@ -59,7 +63,7 @@ public sealed class Slab
 
         var most = cell ?? Cell;
         int CellsOf(SlabLayer layer) => Math.Max((int)Math.Ceiling(layer.Thickness / most - 1e-9), 2);
-        var slab = new Slab(layers.Sum(CellsOf), frozen) { Stuffed = layers.Any(l => l.IsFilling) };
+        var slab = new Slab(layers.Sum(CellsOf), frozen) { Stuffed = layers.Any(l => l.IsFilling), Boils = boils ?? Cooked.Boils };
         var at = 0;
         foreach (var layer in layers)
         {

@@ -116,12 +116,18 @@ public enum NoteCode
     NoGlutenStep,
     NoGlutenFold,
     PressurePot,
+
+    /// <summary>High up water boils sooner: boiling takes longer.</summary>
+    BoilsLonger,
     OatsWait,
     AlreadyBigger,
     SpringsBack,
     PanSmokes,
     PanNearSmoke,
     PanTooCool,
+
+    /// <summary>High up water boils sooner: where the cues follow, and what stays.</summary>
+    BoilsLower,
     PanFatThin,
     PanFatPools,
     PanNeverCooks,
@@ -157,9 +163,11 @@ public enum QuantityName
     Asked,
     Back,
     Ball,
+    Boils,
     Balls,
     Best,
     Core,
+    Cue,
     Depth,
     Count,
     Covers,

@@ -15,6 +15,8 @@ public static class Planner
             return refusals;
         }
 
+        kitchen = kitchen.In(spec.Rest.Air);
+
         var route = Route.Of(spec);
         var mix = FlourMix.Of(spec.Dough.Flours, kitchen);
         var filling = FillingStage.Make(route, kitchen, refusals);
@@ -66,7 +68,7 @@ public static class Planner
         raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling, filling.End, filling.Warm)).CutIn(fold.Pieces);
         var heat = PieceHeat.Of(batch, dough, filling?.End);
         raw = raw.At(heat.Dough, heat.Filling);
-        var slab = PanPiece.Of(rolled, roll, dough, filling, heat, FillingNotes.IsRisky(batch), route.Poured);
+        var slab = PanPiece.Of(rolled, roll, dough, filling, heat, FillingNotes.IsRisky(batch), route.Poured, kitchen.Boils);
         var (pan, cooked, asAdvised, off) = PanStage.Work(batch, slab, raw, dough, fold, advised);
         var used = Spent.On(batch, balls.Count, pieces);
         var inIt = batch.Dough.InIt.Concat(used.Select(u => kitchen[u.Id])).ToList();

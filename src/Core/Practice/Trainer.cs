@@ -147,7 +147,7 @@ public static class Trainer
         var depth = up == Face.Second ? Roast.CueDepth : 1 - Roast.CueDepth;
         static double Between(double value, double from, double to) => Math.Round(Math.Clamp((value - from) / (to - from), 0, 1), 3);
         return new(
-            Between(run.At(depth).Value, BlistersFrom, Roast.CueAt),
+            Between(run.At(depth).Value, BlistersFrom, Roast.CueAt(run).Value),
             Math.Round(run.ColourOf(up), 3),
             Between(run.At(up == Face.Second ? 1 : 0).Value, MattFrom, MattTo),
             Between(run.Pan.Value, SmokesFrom, SmokesFrom + SmokesFor));

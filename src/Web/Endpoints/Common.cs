@@ -10,6 +10,9 @@ internal static class Common
 
     public static IEnumerable<Refusal> CheckName(string name) => CheckText("name", name, 1, LongestName);
 
+    public static IReadOnlyList<Refusal> Within(Limit limit, double value) =>
+        value >= limit.Least && value <= limit.Most ? [] : [new(limit.Field, RefusalCode.OutOfRange, value, limit.Least, limit.Most, limit.Unit)];
+
     public static IEnumerable<Refusal> CheckText(string field, string text, int least, int most)
     {
         if (text.Trim().Length < least)

@@ -25,7 +25,7 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="WantedLimits">For each figure of a bread that is wanted, its range.</param>
 /// <param name="FoldSchools">Ids of the fold programs to compare by.</param>
 /// <param name="MostCompared">Programs side by side.</param>
-/// <param name="ItemLimits">For each number of a line of the larder, its range.</param>
+/// <param name="ItemLimits">For each number of a line of the larder, and for the board, its range.</param>
 /// <param name="ItemVersions">By the line's id, its ETag, for If-Match.</param>
 /// <param name="VesselVersions">By the vessel's id.</param>
 /// <param name="UnitsVersion">Of the units.</param>
@@ -93,7 +93,7 @@ public static class LarderEndpoints
         FirstPicks.Shipped,
         SpecPlaces.Limits,
         [.. LogCheck.Limits, PacketSpec.EachLimit],
-        IngredientCheck.Limits,
+        [.. IngredientCheck.Limits, Units.BoardLimit],
         WantedLeaves.Limits,
         StepCheck.MostSteps,
         Compare.Most,
@@ -122,7 +122,7 @@ public static class LarderEndpoints
             return unsaid;
         }
 
-        if (Problems.From([.. Common.CheckText("coin", body.Coin, 0, Units.LongestCoin)]) is { } problem)
+        if (Problems.From([.. Common.CheckText("coin", body.Coin, 0, Units.LongestCoin), .. Common.Within(Units.BoardLimit, body.Board!.Value.Value)]) is { } problem)
         {
             return problem;
         }

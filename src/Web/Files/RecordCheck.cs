@@ -30,7 +30,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
 
     private (string Name, IReadOnlyList<Refusal> Refusals) Look(KitchenRecord record, byte[]? small) => record switch
     {
-        UnitsRecord r => ("", [.. Text("units.coin", r.Units.Coin, 0, Units.LongestCoin)]),
+        UnitsRecord r => ("", [.. Text("units.coin", r.Units.Coin, 0, Units.LongestCoin), .. At("units", Within(Units.BoardLimit, r.Units.Board!.Value.Value))]),
         HandRecord r => (r.Work.ToString(), Within(new("time", HandTimes.Least.Value, HandTimes.Most.Value, Seconds.Unit), r.Time.Value)),
         VesselRecord r => (r.Vessel.Name, [.. Text("vessel.id", r.Vessel.Id, 1, LongestId), .. Text("vessel.name", r.Vessel.Name, 1, VesselEndpoints.LongestName), .. Within(Volume, r.Vessel.Volume.Value)]),
         IngredientRecord r => (r.Ingredient.Name, CheckItem(r)),
@@ -186,8 +186,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
 
     private static IEnumerable<Refusal> Text(string field, string text, int least, int most) => Common.CheckText(field, text, least, most);
 
-    private static IReadOnlyList<Refusal> Within(Limit limit, double value) =>
-        value >= limit.Least && value <= limit.Most ? [] : [new(limit.Field, RefusalCode.OutOfRange, value, limit.Least, limit.Most, limit.Unit)];
+    private static IReadOnlyList<Refusal> Within(Limit limit, double value) => Common.Within(limit, value);
 
     private IEnumerable<Refusal> Known(string field, Guid? id, Type kind, Func<Guid, bool> here) =>
         id is not { } named || brought.Contains((kind, named)) || here(named) ? [] : [new(field, FileRefusals.NotInList, Item: named.ToString())];

@@ -93,6 +93,37 @@ public class CompareTests
         });
     }
 
+    [Theory]
+    [InlineData("flour-white", 20, 0.13, 200)]
+    [InlineData("flour-white", 12, 0.2, 150)]
+    [InlineData("flour-white", 30, 0.15, 180)]
+    [InlineData("flour-atta", 12, 0.35, 180)]
+    public void No_sheet_is_suggested_that_a_hand_cannot_roll_or_the_board_does_not_hold(string flour, int leaves, double leaf, double across)
+    {
+        var spec = Breads.White(d => d with { Flours = [new(flour, 100)] });
+        var thinnest = Breads.Plan(spec).Sheet.Thinnest.Value;
+        foreach (var board in new double[] { 240, 300, 450, 900 })
+        {
+            var found = Reverse.Find(new(leaves, new(leaf), new(across)), new(Breads.Checked(spec, Breads.Kitchen with { Board = new(board) })));
+            Assert.All(found, f =>
+            {
+                var sheet = f.Program.Program.Sheet;
+                Assert.True(sheet.Diameter.Value <= board && (sheet.Width?.Value ?? 0) <= board);
+                var area = sheet.Width is { } width ? SquareCentimetres.OfRectangle(sheet.Diameter, width) : SquareCentimetres.OfRound(sheet.Diameter);
+                Assert.True(Round.ThicknessOf(f.Ball, area).Value >= thinnest * 1.19, $"{f.Program.Program.Id} {sheet.Diameter.Value} mm");
+            });
+        }
+    }
+
+    [Fact]
+    public void On_a_board_smaller_than_any_sheet_nothing_is_found()
+    {
+        int Found(double board) => Reverse.Find(new(12, new(0.2), new(150)), new(Breads.Checked(Breads.White(), Breads.Kitchen with { Board = new(board) }))).Count;
+
+        Assert.True(Found(450) > 0);
+        Assert.Equal(0, Found(50));
+    }
+
     public static TheoryData<FoldStep[], MendCode> Faults { get; } = new()
     {
         { [Breads.Letter, Breads.Letter], MendCode.BrushBefore },

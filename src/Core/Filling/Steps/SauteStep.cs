@@ -8,7 +8,7 @@ public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams 
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var fat = FillingState.Made(at.Kitchen[Fat], FatMass);
-        return FillingRow.CookOff(now + fat with { Holds = default, Grain = default }, fat.Mass, Time, Pan, To, at.Kitchen.Learned.CookOff);
+        return FillingRow.CookOff(now + fat with { Holds = default, Grain = default }, fat.Mass, Time, Pan, To, at.Kitchen);
     }
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.AsSteam(after);

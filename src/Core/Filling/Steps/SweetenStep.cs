@@ -9,7 +9,7 @@ public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millime
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var sugar = FillingState.Made(at.Kitchen[Sugar], Mass);
-        return FillingRow.CookOff(now + sugar with { Holds = Mass * -SugarSlackens, Grain = default }, sugar.Mass, Time, Pan, to: null, at.Kitchen.Learned.CookOff);
+        return FillingRow.CookOff(now + sugar with { Holds = Mass * -SugarSlackens, Grain = default }, sugar.Mass, Time, Pan, to: null, at.Kitchen);
     }
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.AsSteam(after);

@@ -2726,7 +2726,7 @@ export interface components {
             limits: components["schemas"]["Limit"][];
             /** @description For each number in a log entry or of a packet, its range. */
             logLimits: components["schemas"]["Limit"][];
-            /** @description For each number of a line of the larder, its range. */
+            /** @description For each number of a line of the larder, and for the board, its range. */
             itemLimits: components["schemas"]["Limit"][];
             /** @description For each figure of a bread that is wanted, its range. */
             wantedLimits: components["schemas"]["Limit"][];
@@ -2853,7 +2853,7 @@ export interface components {
          * @description What one cooking can teach.
          * @enum {unknown}
          */
-        LessonKind: "thirst" | "squeeze" | "bowlLoss" | "panTime" | "handTime";
+        LessonKind: "thirst" | "squeeze" | "bowlLoss" | "panTime" | "cookOff" | "handTime";
         /** @description What a number may be. */
         Limit: {
             /** @description Path in the spec, list places left empty: `fold.steps[].mass`. */
@@ -3045,7 +3045,7 @@ export interface components {
          * @description One thing done at the bowl.
          * @enum {unknown}
          */
-        MixAct: "mixDry" | "rubInFat" | "pourLiquid" | "addByFeel" | "workInFat" | "kneadInAdditions" | "knead" | "whiskSmooth";
+        MixAct: "mixDry" | "rubInFat" | "pourLiquid" | "addByFeel" | "workInFat" | "kneadInAdditions" | "knead" | "whiskSmooth" | "workInSalt";
         MixSpec: {
             kneading: components["schemas"]["Kneading"];
             /** @description g */
@@ -3081,7 +3081,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -3699,7 +3699,7 @@ export interface components {
          * @description What a number in a note is of. Rules of faults name them, so that none names what no note says.
          * @enum {unknown}
          */
-        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "balls" | "best" | "core" | "depth" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "trays" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
+        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "boils" | "balls" | "best" | "core" | "cue" | "depth" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "trays" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
         /** @description A stretch in which a figure is good. */
         RangeOfCelsius: {
             least: components["schemas"]["Celsius"];
@@ -4001,7 +4001,14 @@ export interface components {
             id: string;
             /** @description By share: salt from every source. By mass: the salt that is added. */
             amount: components["schemas"]["Amount"];
+            when?: components["schemas"]["SaltWhen"];
         };
+        /**
+         * @description When the dough's salt goes in.
+         * @default withFlour
+         * @enum {unknown}
+         */
+        SaltWhen: "withFlour" | "last";
         /** @description A reading as it goes to the page. */
         ScaleReading: {
             state: components["schemas"]["ScaleState"];
@@ -4711,6 +4718,8 @@ export interface components {
             fill: components["schemas"]["PowderFill"];
             /** @description What stands before a price, up to four letters. */
             coin: string;
+            /** @description mm */
+            board?: number;
         };
         /** @description What really went in; whatever was not weighed or counted stays empty. */
         Used: {

@@ -70,6 +70,7 @@ const names: Record<string, () => string> = {
   heat: m.heat_unit,
   length: m.length_unit,
   coin: m.coin,
+  board: m.board,
 };
 
 /** Units of figures that no limit of a spec tells. */

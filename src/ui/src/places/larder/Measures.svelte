@@ -31,7 +31,7 @@
   let id = newId();
   const refusalOf = (field: string) => refusals.find((r) => r.field === field);
 
-  const choices = $derived<{ key: keyof Units; label: string; options: { value: string; label: string }[] }[]>([
+  const choices = $derived<{ key: Exclude<keyof Units, "board">; label: string; options: { value: string; label: string }[] }[]>([
     {
       key: "mass",
       label: m.mass_unit(),
@@ -80,6 +80,17 @@
   async function set(change: Partial<Units>) {
     await larder.setUnits(change);
     batch.again();
+  }
+
+  // What is out of range stays as it was typed and is not sent.
+  const boardLimit = $derived(larder.itemLimit("board"));
+  let board = $state<number | null>(null);
+  let boardUnread = $state(false);
+  const boardFits = $derived(board === null || (board >= boardLimit.least && board <= boardLimit.most));
+  const boardRefusal = $derived<Refusal | undefined>(boardFits ? undefined : { ...boardLimit, code: "outOfRange", given: board });
+  function setBoard(across: number | null) {
+    board = across;
+    if (across !== null && across >= boardLimit.least && across <= boardLimit.most) void set({ board: across });
   }
 
   async function refresh() {
@@ -154,6 +165,17 @@
           onchange={(e) => void set({ coin: e.currentTarget.value })}
         /></label
       >
+      <div class="max-w-52">
+        <FigureField
+          label={m.board()}
+          limit={boardLimit}
+          unit="cm"
+          bind:value={() => board ?? units.board, (v) => setBoard(v ?? null)}
+          bind:unread={boardUnread}
+          refusal={boardRefusal}
+        />
+      </div>
+      <p class="text-[14px] text-mute">{m.board_why()}</p>
     </section>
     <section class="tray grid content-start gap-3 p-5" aria-labelledby="own-vessels">
       <h2 id="own-vessels" class="text-[19px] font-bold">{m.own_vessels()}</h2>
