@@ -228,6 +228,23 @@ test("a unit chosen while the larder answers the one before is not lost to that 
     await expect(page.getByRole("radio", { name: unit })).toHaveAttribute("aria-checked", "true");
 });
 
+test("the board is the kitchen's: what cannot be one is said and not kept, what can be is", async ({ page }) => {
+  await page.getByRole("tab", { name: "Cups and units" }).click();
+  const board = page.getByLabel("Board, across");
+  await expect(board).toHaveValue("45");
+  for (const typed of ["3", "-40", "900000", "wide"]) {
+    await board.fill(typed);
+    await expect(page.locator(".refusal")).toBeVisible();
+    await expect(board).toHaveValue(typed);
+  }
+  const kept = page.waitForResponse((r) => r.url().endsWith("/api/larder/units") && r.ok());
+  await board.fill("36");
+  await expect(page.locator(".refusal")).toHaveCount(0);
+  await kept;
+  await page.reload();
+  await expect(board).toHaveValue("36");
+});
+
 test("a kitchen that measures in cups reads cups first, and its spoons stand beside every mass", async ({ bench, page }) => {
   await page.getByRole("tab", { name: "Cups and units" }).click();
   await page.getByRole("radio", { name: "Cups first" }).click();

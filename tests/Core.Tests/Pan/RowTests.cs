@@ -51,6 +51,23 @@ public class RowTests
         }
     }
 
+    [Theory]
+    [InlineData(PanKind.CastIron, Flame.Medium)]
+    [InlineData(PanKind.NonStick, Flame.Low)]
+    [InlineData(PanKind.Plate, Flame.High)]
+    public void A_wider_bread_as_thick_has_never_shorter_stays_and_never_more_on_the_pan(PanKind kind, Flame flame)
+    {
+        // Less of the pan is left round it to bring its heat back.
+        var pans = Enumerable.Range(8, 33).Select(cm => Breads.Plan(On(
+            Plain with { Balls = new(BallBy.Thickness, new(80), new(2.4)), Sheet = Plain.Sheet with { Diameter = new(cm * 10) }, Roll = Plain.Roll with { Diameter = new(cm * 10) } },
+            p => p with { On = Cookware.Of(kind) with { Flame = flame }, Together = 3 })).Pan).ToList();
+        var (rooms, totals) = (pans.Select(p => p.Room).ToList(), pans.GroupBy(p => p.Together).Select(g => g.Where(p => p.Program.Failure is null).Select(p => p.Program.Total.Value).ToList()).ToList());
+
+        Assert.Equal(rooms.OrderDescending(), rooms);
+        Assert.True(totals.Sum(t => t.Count) > 5);
+        Assert.All(totals, t => Assert.Equal(t.Order(), t));
+    }
+
     [Fact]
     public void A_bread_wider_than_its_pan_is_said_and_a_narrower_one_mends_it()
     {
