@@ -269,6 +269,11 @@ const spoils: Record<string, (spec: any) => void> = {
   },
 };
 
+// Of food that can make people ill: they say so, and defer to local codes.
+const unsafe = new Set([
+  ...["rawFlour", "rawEgg", "honeyInfants", "coolFast", "coolsSlowly", "fridgeOverloaded", "coreSafe", "coreUnsafe", "pulseCold"],
+  ...["rawGarlic", "rawGarlicKept", "warmLong", "warmTooLong", "restUnsafe"],
+]);
 const gap = /undefined|NaN|null|\{|\}|\[object/;
 const seen = new Set<string>();
 
@@ -286,6 +291,10 @@ test.each(Object.entries(spoils))("every note of a bread that is %s has its word
   for (const note of sheet.notes) {
     seen.add(note.code);
     const { head, more } = wordsOf(note);
+    if (unsafe.has(note.code)) {
+      expect(more, note.code).toMatch(/\bill\b|poison/);
+      expect(more, note.code).toMatch(/local (food|guidance)/i);
+    }
     expect(head, note.code).not.toMatch(gap);
     expect(head, note.code).not.toBe("");
     expect(more, note.code).not.toMatch(gap);

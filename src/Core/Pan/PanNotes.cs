@@ -75,7 +75,7 @@ internal static class PanNotes
             var unsafeCore = lacks > 0 && piece.FillingNeeds == Cooked.SafeCore;
             var (passed, needed) = unsafeCore || lacks > Cooked.DoughSets.Value - raw.Dough.Value ? (raw.Core!.Value, piece.FillingNeeds) : (raw.Dough, Cooked.DoughSets);
             yield return Say(
-                unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, unsafeCore ? Severity.Caution : Severity.Wrong,
+                unsafeCore ? NoteCode.CoreUnsafe : NoteCode.RawInside, Severity.Wrong,
                 [Quantity.Of(QuantityName.Pan, raw.Pan), Quantity.Of(QuantityName.Passed, passed), Quantity.Of(QuantityName.Needed, needed), Quantity.Count(QuantityName.Piece, raw.Number)],
                 mends: Better(r => r.Pieces.Min(p => p.Over(piece.Wants(0))) > raw.Over(piece.Wants(0)), raw));
         }

@@ -16,7 +16,7 @@ internal static class WarmNotes
             if (had is { } before && before.Value + pan.Hold.Warm.Value is var all && all > WarmTime.Limit.Value)
             {
                 yield return new(
-                    all > WarmTime.Most.Value ? NoteCode.WarmTooLong : NoteCode.WarmLong, stage, Severity.Caution,
+                    all > WarmTime.Most.Value ? NoteCode.WarmTooLong : NoteCode.WarmLong, stage, all > WarmTime.Most.Value ? Severity.Wrong : Severity.Caution,
                     [Quantity.Of(QuantityName.Time, new Minutes(Math.Round(all))), Quantity.Of(QuantityName.Limit, all > WarmTime.Most.Value ? WarmTime.Most : WarmTime.Limit), Quantity.Of(QuantityName.Over, new Minutes(Math.Ceiling(all - WarmTime.Limit.Value)))],
                     item(), Shorter(batch, stage, pan));
             }

@@ -316,7 +316,7 @@ public class PanTests
 
         Assert.True(plain.Done.CookedAt!.Value.Value > 90);
         Assert.True(Breads.Plan(egg, stuffed).Pan.Done.CookedAt!.Value.Value >= plain.Done.CookedAt.Value.Value);
-        Assert.Contains(Breads.Plan(short_, stuffed).Notes, n => n.Code == NoteCode.CoreUnsafe && n.Severity == Severity.Caution);
+        Assert.Contains(Breads.Plan(short_, stuffed).Notes, n => n.Code == NoteCode.CoreUnsafe && n.Severity == Severity.Wrong);
     }
 
     [Theory]
