@@ -105,6 +105,33 @@ test("the time to the next turn runs by the kitchen's clock, and what is over is
   await expect(page.locator(".flash")).toHaveCount(1);
 });
 
+test("what spoils and runs out of time in the warm is said, quietly at first and red when it is thrown away", async ({
+  bench,
+  page,
+  kitchen,
+}) => {
+  await bench.pick("Cauliflower and pea rounds");
+  await bench.open("Clock");
+  await page.getByRole("radio", { name: "Soonest" }).click();
+  await page.getByRole("button", { name: "To the stove" }).click();
+  await expect(page.getByTestId("hands-now")).toHaveText("Mix the dough");
+  // Rolled and laid without a press before: its filling was ready by then.
+  await pan(page, 1)
+    .getByRole("button", { name: /^Lay 1/ })
+    .click();
+  await expect(group(page, "onPan")).toContainText("1");
+  const warm = page.getByTestId("running-out");
+  await expect(warm).toHaveCount(0);
+  kitchen.ahead(100 * 60);
+  await expect(warm).toContainText(/the filling has been warm for \d+ min, \d+ min left/);
+  await expect(warm).toHaveClass(/quiet/);
+  kitchen.ahead(150 * 60);
+  await expect(warm).toContainText("over the usual limit");
+  kitchen.ahead(260 * 60);
+  await expect(warm).toContainText("throw it away; local food codes come first");
+  await expect(warm).not.toHaveClass(/quiet/);
+});
+
 test("every press can be taken back from the list", async ({ page, kitchen, request }) => {
   const id = await begin(request, kitchen.address);
   await open(page, kitchen, id);

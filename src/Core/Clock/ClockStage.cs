@@ -300,7 +300,7 @@ public static class ClockStage
     {
         var spec = bread.Spec with { Pan = bread.Spec.Pan with { Hold = HoldIn.Pot } };
         spec = bread.Sheet.Rest.Warm is not null && spec.Rest.Time.Value > 0 ? spec with { Rest = spec.Rest with { Place = RestPlace.Fridge } } : spec;
-        var chilled = bread is { Sheet.Filling.Warm: not null, Batch: { Route.Filling: { } filling, Stuffing.Made: var made } } ? FillingMends.Chilled(filling, made.End) : null;
+        var chilled = bread is { Sheet.Filling.Warm: not null, Batch: { Route.Filling: { } filling, Stuffing.Made: var made } } ? FillingMends.Chilled(filling, made) : null;
         return bread.As(spec with { Filling = chilled ?? spec.Filling });
     }
 

@@ -82,18 +82,21 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
         }
     }
 
-    /// <summary>Kept in the fridge until it is wrapped: cold there first, on the fewest trays that are hardly slower than many; nothing where it is there already.</summary>
-    internal static FillingSpec? Chilled(FillingSpec spec, FillingState end)
+    /// <summary>Kept in the fridge until it is wrapped, cold there first on the fewest trays that are hardly slower than many; what was to cool in the room cools there. Nothing where it is there already.</summary>
+    internal static FillingSpec? Chilled(FillingSpec spec, FillingMade made)
     {
-        if (spec.Together.Count >= FillingCheck.MostSteps || (spec.Together.Count > 0 && spec.Together[^1].Chills))
+        const double hardly = 1.15;
+        var last = spec.Together.Count > 0 ? spec.Together[^1] as CoolStep : null;
+        if (last is { Chills: true } || (last is null && spec.Together.Count >= FillingCheck.MostSteps))
         {
             return null;
         }
 
-        const double hardly = 1.15;
-        double Cold(int trays) => Cooling.Of(end, RestPlace.Fridge, trays).Until(end.Temperature, WarmTime.From)!.Value.Value;
-        var trays = Enumerable.Range(1, CoolStep.MostTrays).First(n => Cold(n) <= Cold(CoolStep.MostTrays) * hardly);
-        return spec with { Together = [.. spec.Together, new CoolStep(new(Math.Min(Math.Ceiling(Cold(trays) / 5) * 5, LongestCool)), RestPlace.Fridge, trays)] };
+        var hot = last is null ? made.End : made.Rows.Count > 1 ? made.Rows[^2].State : made.Together;
+        double Cold(int trays) => Cooling.Of(hot, RestPlace.Fridge, trays).Until(hot.Temperature, WarmTime.From)!.Value.Value;
+        var trays = Math.Max(Enumerable.Range(1, CoolStep.MostTrays).First(n => Cold(n) <= Cold(CoolStep.MostTrays) * hardly), last?.Trays ?? 1);
+        var cool = new CoolStep(new(Math.Min(Math.Ceiling(Cold(trays) / 5) * 5, LongestCool)), RestPlace.Fridge, trays);
+        return spec with { Together = [.. last is null ? spec.Together : spec.Together.SkipLast(1), cool] };
     }
 
     private static FillingState EndOf(FillingPartSheet part) => part.Rows.Count > 0 ? part.Rows[^1].State : part.Start;

@@ -48,6 +48,17 @@ public class ClockWarmTests
     }
 
     [Fact]
+    public void What_was_to_cool_in_the_room_cools_in_the_fridge_and_once()
+    {
+        var spec = Mince(30, 40) is var s ? s with { Filling = s.Filling! with { Together = [new SauteStep(new(5), new(300), "ghee", new(10)), new CoolStep(new(60), RestPlace.Room, 3)] } } : School;
+        var chilled = FillingMends.Chilled(spec.Filling!, FillingStage.Make(spec.Filling!, Breads.Kitchen))!;
+
+        Assert.True(chilled.Together is [SauteStep, CoolStep { Place: RestPlace.Fridge, Trays: >= 3 }]);
+        Assert.InRange(FillingStage.Make(chilled, Breads.Kitchen).End.Temperature.Value, 4, 5);
+        Assert.Null(FillingMends.Chilled(chilled, FillingStage.Make(chilled, Breads.Kitchen)));
+    }
+
+    [Fact]
     public void A_dough_with_egg_counts_hands_and_waits_and_goes_to_the_fridge()
     {
         var eggy = Breads.White(d => d.WithLiquids(new("egg", Amount.OfFlour(10)), new("milk", Amount.TheRest)), Breads.Letter) with { Start = StartSpec.Of(40), Rest = RestSpec.CoveredFor(100) };

@@ -38,7 +38,7 @@
   const LATE_S = 120;
 </script>
 
-<section class="flex min-w-0 flex-col" aria-label={m.hands_now()}>
+<section class="flex min-w-0 flex-col lg:min-h-0" aria-label={m.hands_now()}>
   <h2 class="text-[17px] font-semibold text-(--mute)">
     {bench && bench.at > now + 1 ? m.hands_in({ time: countdown(bench.at - now) }) : m.hands_now()}
   </h2>
@@ -65,10 +65,11 @@
       {sheet.stuck ? (sheet.people === 0 ? m.no_hands() : m.no_pans()) : m.hands_free()}
     </p>
   {/if}
-  <ol class="mt-3" data-testid="after">
+  <!-- Where there is no room for all of them, whole ones are left out: they would stand in a second column, out of sight. -->
+  <ol class="mt-3 lg:flex lg:min-h-0 lg:flex-col lg:flex-wrap lg:content-start lg:overflow-hidden" data-testid="after">
     {#each after as t (`${t.work}-${t.bread}-${t.number}-${t.chore}-${t.at}`)}
       {@const caution = taskCaution(sheet, t)}
-      <li class="flex gap-3 border-t-[1.5px] border-(--line) py-2 text-[17px] leading-tight">
+      <li class="flex w-full gap-3 border-t-[1.5px] border-(--line) py-2 text-[17px] leading-tight">
         <b class="w-16 shrink-0 text-(--ghee) tabular-nums">{t.at > now ? countdown(t.at - now) : m.now_word()}</b>
         <span
           >{taskWords(sheet, t)}{#if caution}<span class="block text-[15px] text-(--mute)">{caution}</span>{/if}</span
@@ -76,7 +77,7 @@
       </li>
     {/each}
   </ol>
-  <div class="mt-auto grid gap-2 pt-3">
+  <div class="mt-auto grid shrink-0 gap-2 pt-3">
     {#if last}
       <div class="flex items-center gap-2.5 text-[16px]" data-testid="last-event">
         <span class="min-w-0 flex-1 leading-tight text-(--mute)">{eventWords(sheet, last.event)}</span>

@@ -44,13 +44,22 @@
   const spots = $derived(sheet?.pans.flatMap((pan) => pan.places.map((place) => ({ pan: pan.pan, place: place.place }))) ?? []);
   const keyOf = (pan: number) => (place: number) => KEYS[spots.findIndex((s) => s.pan === pan && s.place === place)];
   const isBench = (t: StoveTask) => t.pan == null;
+  // What spoils and runs out of time; what is forecast of it is then said by no other line.
+  const short = $derived(sheet ? runningOut(sheet) : []);
   const tasks = $derived(sheet?.tasks ?? []);
   const bench = $derived(tasks.find(isBench) ?? null);
   const done = $derived(sheet?.breads.reduce((sum, b) => sum + b.done, 0) ?? 0);
   const all = $derived(sheet?.breads.reduce((sum, b) => sum + b.pieces - b.lost, 0) ?? 0);
   const lost = $derived(sheet?.breads.reduce((sum, b) => sum + b.lost, 0) ?? 0);
   const phone = new MediaQuery("(max-width: 639px)");
-  const size = $derived(phone.current ? (spots.length <= 1 ? 220 : 132) : spots.length <= 2 ? 296 : spots.length <= 4 ? 168 : 128);
+  const wide = new MediaQuery("(min-width: 1024px)");
+  const usual = $derived(phone.current ? (spots.length <= 1 ? 220 : 132) : spots.length <= 2 ? 296 : spots.length <= 4 ? 168 : 128);
+  // Where the pans have a height of their own the dials give way, so that what is pressed stays in sight.
+  const ROUND_A_DIAL = 178;
+  let high = $state(0);
+  const size = $derived(
+    wide.current && high > 0 ? Math.max(Math.min(usual, high / Math.ceil((sheet?.pans.length ?? 1) / 2) - ROUND_A_DIAL), 96) : usual,
+  );
   const at = (seconds: number) => hour(new Date(Date.parse(view?.openedAt ?? "") + seconds * 1000).toISOString());
 
   function pressOf(t: StoveTask): Press | null {
@@ -233,19 +242,19 @@
       {#if sheet.ended}<p class="notice">
           {m.service_closed({ done })} <a class="chip tab" href="#/log/new/{view.batchId}">{m.log_it()}</a>
         </p>{/if}
-      {#each sheet.breaches.toSorted((a, b) => +(b.severity === "wrong") - +(a.severity === "wrong")).slice(0, 1) as b (b.code)}<p
-          class="notice"
-          class:quiet={b.severity !== "wrong"}
-        >
+      {#each sheet.breaches
+        .filter((b) => !(short.length && ["doughWarm", "fillingWarm"].includes(b.code)))
+        .toSorted((a, b) => +(b.severity === "wrong") - +(a.severity === "wrong"))
+        .slice(0, 1) as b (b.code)}<p class="notice" class:quiet={b.severity !== "wrong"}>
           {breachWords(b)}
         </p>{/each}
-      {#each runningOut(sheet) as part (part.words)}<p class="notice" class:quiet={part.severity !== "wrong"} data-testid="running-out">
+      {#each short as part (part.words)}<p class="notice" class:quiet={part.severity !== "wrong"} data-testid="running-out">
           {part.words}
         </p>{/each}
     </div>
     <div class="work shows-{shows}">
       {#if shows !== "hands"}
-        <div class="pans" style:--columns={Math.min(sheet.pans.length, 2)}>
+        <div class="pans" bind:clientHeight={high} style:--columns={Math.min(sheet.pans.length, 2)}>
           {#each sheet.pans as pan (pan.pan)}
             <PanCard
               {sheet}

@@ -50,37 +50,6 @@
         ? m.lot_of({ count: sheet.dough.lots.count, mass: amount(sheet.dough.lots.each, "g") })
         : m.one_lot({ mass: amount(sheet.dough.mass, "g") })}
     </p>
-    <div class="mt-3 grid gap-3">
-      <Choice
-        label={m.fat_when()}
-        value={spec.dough.fat.when}
-        options={[
-          { value: "rubbedIn", label: m.fat_rubbed_in() },
-          { value: "workedIn", label: m.fat_worked_in() },
-        ]}
-        onchange={(v) => (spec.dough.fat.when = v)}
-      />
-      <Choice
-        label={m.salt_when()}
-        value={spec.dough.salt.when ?? "withFlour"}
-        options={[
-          { value: "withFlour", label: m.salt_with_flour() },
-          { value: "last", label: m.salt_last() },
-        ]}
-        onchange={(v) => (spec.dough.salt.when = v)}
-      />
-      <Choice
-        label={m.kneading()}
-        value={mix.kneading}
-        options={[
-          { value: "none", label: m.knead_none() },
-          { value: "light", label: m.knead_light() },
-          { value: "full", label: m.knead_full() },
-          { value: "machine", label: m.knead_machine() },
-        ]}
-        onchange={(v) => (mix.kneading = v)}
-      />
-    </div>
   </section>
   <div class="grid min-w-0 content-start gap-3">
     {#if adding}
@@ -145,5 +114,34 @@
       {#if mix.bowl}<button class="button plain" onclick={() => batch.change(() => (mix.bowl = undefined))}>{m.bowl_off()}</button>{/if}
     </div>
     {#if refusal}<p class="refusal">{say(refusal)}</p>{/if}
+    <Choice
+      label={m.fat_when()}
+      value={spec.dough.fat.when}
+      options={[
+        { value: "rubbedIn", label: m.fat_rubbed_in() },
+        { value: "workedIn", label: m.fat_worked_in() },
+      ]}
+      onchange={(v) => (spec.dough.fat.when = v)}
+    />
+    <Choice
+      label={m.salt_when()}
+      value={spec.dough.salt.when ?? "withFlour"}
+      options={[
+        { value: "withFlour", label: m.salt_with_flour() },
+        { value: "last", label: m.salt_last() },
+      ]}
+      onchange={(v) => (spec.dough.salt.when = v)}
+    />
+    <Choice
+      label={m.kneading()}
+      value={mix.kneading}
+      options={[
+        { value: "none", label: m.knead_none() },
+        { value: "light", label: m.knead_light() },
+        { value: "full", label: m.knead_full() },
+        { value: "machine", label: m.knead_machine() },
+      ]}
+      onchange={(v) => (mix.kneading = v)}
+    />
   </div>
 </div>
