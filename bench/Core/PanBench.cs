@@ -73,8 +73,8 @@ internal static class PanBench
     {
         var sheet = Planner.Plan(spec, Kitchen.Shipped).Value!;
         return sheet.Filling is { } f
-            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false, sheet.Roll.Across)
-            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false, sheet.Roll.Across);
+            ? new(f.Parcel.Area, [new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, []), new(f.Parcel.Layer, f.End.Density, Percent.FromFraction(f.End.Water / f.End.Mass), [], IsFilling: true), new(f.Parcel.Wall, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false, sheet.Roll.Across, Cooked.Boils)
+            : new(SquareCentimetres.OfRound(sheet.Roll.Across), [new(sheet.Roll.Thickness, Dough, sheet.Dough.Content.Water, [])], Cooked.SafeCore, false, sheet.Roll.Across, Cooked.Boils);
     }
 
     // To a tenth of a second: between the last whole second before the cue and the first after.
