@@ -42,7 +42,7 @@ public class ArchitectureTests
     public void No_public_figure_of_a_sheet_is_a_bare_mass_length_or_temperature()
     {
         // Ratios, counts and shares may be plain numbers; anything with a unit is a measure.
-        string[] plain = ["Parts", "Springback", "White", "Weak", "PanTime", "CookOff", "KcalPer100G", "Rings", "Value", "Given", "Least", "Most", "Each", "Holding", "FeelPerPoint",
+        string[] plain = ["Parts", "Springback", "White", "Weak", "PanTime", "CookOff", "Cut", "Tender", "Stickiness", "KcalPer100G", "Rings", "Value", "Given", "Least", "Most", "Each", "Holding", "FeelPerPoint",
             "Points", "Count", "Apart", "MeanEffective", "Windings", "Turns", "Times", "LumpPerWall", "Tear", "Dark", "First", "Second", "From", "Blisters", "Matt", "Smoke", "Directness", "Score", "Differs", "Mean", "Spread", "Seen", "Before", "After"];
         // A plan is all in mm, as its docstring says.
         Type[] plans = [typeof(Layout), typeof(Strip), typeof(Span), typeof(Crease)];

@@ -40,7 +40,7 @@ public sealed class FillingTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
 
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.Equal(3, filling["parts"]![0]!["rows"]!.AsArray().Count);
-        Assert.Equal("rollInFlour", (string)filling["feel"]!);
+        Assert.Equal("holds", (string)filling["feel"]!);
         Assert.True((double)filling["end"]!["mass"]! > 500);
         Assert.Equal((double)filling["liquor"]!["used"]!, (double)plan["dough"]!["portions"]!.AsArray().Single(p => (string)p!["id"]! == "liquor")!["mass"]!, 6);
         Assert.Equal(0, (int)plan["section"]!["filling"]!["at"]![0]!);

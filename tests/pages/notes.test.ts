@@ -122,7 +122,7 @@ const spoils: Record<string, (spec: any) => void> = {
   "stuffed with brined cheese, too little of it": (s) => {
     s.filling = stuffed("feta", 300, [{ kind: "chop", by: "mash", grain: 1 }]);
   },
-  "stuffed with mince that crumbles": (s) => {
+  "stuffed with mince that is loose": (s) => {
     s.filling = stuffed("lamb-mince-cooked", 600, []);
   },
   "stuffed with salted radish, more liquor than dough": (s) => {
@@ -140,6 +140,27 @@ const spoils: Record<string, (spec: any) => void> = {
       saltWanted: 2,
       liquorToDough: true,
     };
+  },
+  "stuffed with salted radish, squeezed by hand": (s) => {
+    s.filling = stuffed("radish", 1600, [
+      { kind: "chop", by: "grate", grain: 3 },
+      { kind: "salt", salt: "salt-fine", share: 1.5, time: 15 },
+      { kind: "squeeze", by: "hand" },
+    ]);
+  },
+  "stuffed with cauliflower that is salted and waits": (s) => {
+    s.filling = stuffed(
+      "cauliflower",
+      400,
+      [
+        { kind: "chop", by: "grate", grain: 3 },
+        { kind: "saute", time: 5, pan: 260, fat: "ghee", fatMass: 0 },
+      ],
+      [
+        { kind: "season", item: "salt-fine", mass: 5 },
+        { kind: "season", item: "spice-ground", mass: 4 },
+      ],
+    );
   },
   "stuffed with dates": (s) => {
     s.filling = stuffed("date-paste", 520, [{ kind: "chop", by: "mash", grain: 1 }]);

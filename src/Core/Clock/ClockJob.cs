@@ -130,7 +130,19 @@ internal sealed record ClockJob(
 /// <param name="Folded">From fold to roll.</param>
 /// <param name="Rolled">From roll to pan.</param>
 /// <param name="Soft">From pan to table.</param>
-internal sealed record ClockLimits(int Stands, int Folded, int Rolled, int Soft);
+/// <param name="Filled">From when the filling is ready until it is wrapped: then it weeps; nothing where it never does.</param>
+internal sealed record ClockLimits(int Stands, int Folded, int Rolled, int Soft, int? Filled = null)
+{
+    /// <summary>The longest a ball's filling waited to be wrapped.</summary>
+    public static int FilledWait(ClockJob job, BreadFloor bread)
+    {
+        var ready = job.FoldAfter.Select(a => bread.Prep[a.Prep] + a.Lag).Max();
+        return Math.Max(bread.Opened.Max() - ready ?? 0, 0);
+    }
+
+    /// <summary>Seconds it waited too long.</summary>
+    public int FilledOver(ClockJob job, BreadFloor bread) => Filled is { } most ? Math.Max(FilledWait(job, bread) - most, 0) : 0;
+}
 
 /// <summary>What a bread wants of the pan.</summary>
 internal sealed record PanHeat(Celsius At, Cookware On);

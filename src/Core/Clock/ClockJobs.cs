@@ -55,7 +55,8 @@ internal static class ClockJobs
                 Math.Max(Whole(fold.Longest), Of(fold)),
                 clock.Ahead == Ahead.Freezer ? Whole(new Minutes(FreezeLongest)) : Whole(new Minutes(clock.Covered ? RolledCovered : RolledBare)),
                 // What comes off crisp does not go stiff.
-                sheet.Pan.Hold.Soft.Value > 0 ? Whole(sheet.Pan.Hold.Soft) : Whole(new Minutes(FreezeLongest))),
+                sheet.Pan.Hold.Soft.Value > 0 ? Whole(sheet.Pan.Hold.Soft) : Whole(new Minutes(FreezeLongest)),
+                sheet.Filling?.HoldsFor is { } holds ? Whole(holds) : null),
             new(spec.Pan.Laid, spec.Pan.Cookware),
             new(first, balls, fold),
             new(

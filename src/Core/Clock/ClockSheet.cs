@@ -31,6 +31,9 @@ public enum ClockBreach
     /// <summary>The first piece stiffens before the last is done.</summary>
     GoesStiff,
 
+    /// <summary>A salted filling waits to be wrapped until it weeps.</summary>
+    FillingWeeps,
+
     /// <summary>Dough that spoils stands warm for longer than is usual.</summary>
     DoughWarm,
 

@@ -68,13 +68,13 @@ public static class ClockStage
     // Of the time a filling would wait, how much later it is begun: as much as costs nothing.
     private static readonly double[] Later = [1, 0.75, 0.5, 0.25];
 
-    /// <summary>The same way of working with every filling that spoils begun as late as costs neither table nor limit anything.</summary>
+    /// <summary>The same way of working with every filling that spoils, or weeps, begun as late as costs neither table nor limit anything.</summary>
     internal static Timetable FilledLate(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Floor floor, Timetable table, int[][] tails)
     {
         const int worthIt = 60;
         for (var b = 0; b < jobs.Count; b++)
         {
-            if (jobs[b].Warm is not { Filling: true } || IsBegun(jobs[b], floor, b) || Waits(jobs[b], table, b) is not var (begins, waits) || waits < worthIt)
+            if ((jobs[b].Warm is not { Filling: true } && jobs[b].Limits.Filled is null) || IsBegun(jobs[b], floor, b) || Waits(jobs[b], table, b) is not var (begins, waits) || waits < worthIt)
             {
                 continue;
             }
@@ -204,6 +204,7 @@ public static class ClockStage
             {
                 Over(ClockBreach.DoughWarm, b, warm.Dough ?? 0, ClockWarm.Limit),
                 Over(ClockBreach.FillingWarm, b, warm.Filling ?? 0, ClockWarm.Limit),
+                Over(ClockBreach.FillingWeeps, b, jobs[b].Limits.Filled is null ? 0 : ClockLimits.FilledWait(jobs[b], best.Breads[b]), jobs[b].Limits.Filled ?? 0),
                 Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
                 Over(ClockBreach.FoldedWaits, b, FoldedWait(best.Breads[b], jobs[b]), jobs[b].Limits.Folded),
                 Over(ClockBreach.DoughStands, b, Stood(best.Breads[b], jobs[b]), jobs[b].Limits.Stands),

@@ -91,7 +91,7 @@ public sealed record FaultRule(Symptom Symptom, NoteCode Cause, double Directnes
         new(Symptom.DriedOut, NoteCode.DoughStiff, 0.7, QuantityName.Hydration, QuantityName.Right),
         new(Symptom.DriedOut, NoteCode.RestSkin, 0.6, QuantityName.Rest, QuantityName.Longest),
         new(Symptom.DriedOut, NoteCode.PanTooCool, 0.6, QuantityName.Pan, QuantityName.Least),
-        new(Symptom.DriedOut, NoteCode.FillingCrumbly, 0.5, QuantityName.Share),
+        new(Symptom.DriedOut, NoteCode.FillingLoose, 0.5, QuantityName.Share),
 
         new(Symptom.Tears, NoteCode.SheetTooThin, 1, QuantityName.Thickness, QuantityName.Limit),
         new(Symptom.Tears, NoteCode.WallThin, 0.9, QuantityName.Wall, QuantityName.Least),

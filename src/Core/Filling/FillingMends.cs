@@ -6,14 +6,14 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
     // Longest a pan is stirred by a mend, minutes; longest a salted vegetable is left.
     private const double LongestStir = 60, LongestSalt = 20, LongestCool = 720;
 
-    // Free water that a crumbly filling is brought back to, percent of mass: the middle of what holds.
+    // Free water that a loose filling is brought back to, percent of mass: the middle of what holds.
     private const double Middle = -1.5;
 
     /// <summary>Against free water: squeeze harder, wait longer, stir longer, bind. The gentlest on the taste first.</summary>
-    public IReadOnlyList<Mend> AgainstWater() => [.. new[] { Squeeze(), Salted(), Stirred(), Bound(0), Bound(1) }.OfType<Mend>().Take(3)];
+    public IReadOnlyList<Mend> AgainstWater() => [.. new[] { SaltLast(), Squeeze(), Salted(), Stirred(), Bound(0), Bound(1) }.OfType<Mend>().Take(3)];
 
-    /// <summary>Against crumbs: less binder, or something wet.</summary>
-    public IReadOnlyList<Mend> AgainstCrumbs() => [.. new[] { LessBinder(), Moistened() }.OfType<Mend>()];
+    /// <summary>Against what is loose: something wet.</summary>
+    public IReadOnlyList<Mend> AgainstLoose() => [.. new[] { Moistened() }.OfType<Mend>()];
 
     /// <summary>Salt to what was asked for, as the last thing that goes in.</summary>
     public Mend? Seasoned(Grams toAdd) => toAdd.Value < 0.05 || spec.Together.Count >= FillingCheck.MostSteps ? null : Of(
@@ -27,6 +27,34 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
     /// <summary>So much filling in each piece that none is left.</summary>
     public static Mend Shared(FillingSpec spec, Percent share) => Of(
         MendCode.ShareTo, [Quantity.Of(QuantityName.Share, share)], spec with { Wall = spec.Wall with { Share = share } });
+
+    /// <summary>Salt that draws and is not squeezed out goes in last; nothing where it does, or where that does not help.</summary>
+    public Mend? SaltLast()
+    {
+        bool Salts(FillingStep step) => step is SaltStep || (step is SeasonStep s && kitchen[s.Item].Kind == IngredientKind.Salt);
+        var squeezed = spec.Together.Any(s => s is SqueezeStep);
+        bool Stays(IReadOnlyList<FillingStep> steps, int i, bool joined) =>
+            Salts(steps[i]) && (joined || !squeezed) && !steps.Skip(i + 1).Any(s => s is SqueezeStep) && !(joined && i == steps.Count - 1 && steps[i] is SeasonStep);
+        Grams Added(IReadOnlyList<FillingStep> steps, IReadOnlyList<FillingRow> rows, bool joined) => steps.Select((_, i) => Stays(steps, i, joined) ? rows[i].Added : default).Aggregate(Grams.Zero, (a, b) => a + b);
+        IReadOnlyList<FillingStep> Without(IReadOnlyList<FillingStep> steps, bool joined) => [.. steps.Where((_, i) => !Stays(steps, i, joined))];
+
+        var salt = spec.Parts.Zip(made.Parts).Aggregate(Added(spec.Together, made.Rows, true), (sum, p) => sum + Added(p.First.Steps, p.Second.Rows, false));
+        if (salt.Value < 0.05 || spec.Together.Count >= FillingCheck.MostSteps)
+        {
+            return null;
+        }
+
+        var last = spec with
+        {
+            Parts = [.. spec.Parts.Select(p => p with { Steps = Without(p.Steps, false) })],
+            Together = [.. Without(spec.Together, true), new SeasonStep(Staples.Salt, Tenth(salt))],
+        };
+        return End(last).Free < made.End.Free - new Grams(0.5) ? Of(MendCode.SaltLast, [Quantity.Of(QuantityName.Mass, Tenth(salt))], last) : null;
+    }
+
+    /// <summary>Whether it weeps later by a minute at least, or not at all.</summary>
+    internal bool HoldsLonger(Mend mend, Minutes until) => End(mend.Filling!) is var end && FillingStage.FeelOf(end) != FillingFeel.Weeps
+        && !(end.Until(FillingStage.FeelFrom(end)[^1].Value) is { } then && Math.Floor(then.Value) < Math.Floor(until.Value) + 1);
 
     public Mend Chopped(Millimetres grain)
     {
@@ -137,7 +165,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
                 return null;
             }
 
-            if (End(longer).FreeShare.Value <= FillingStage.FeelFrom[1].Value)
+            if (FillingStage.FeelOf(End(longer)) is FillingFeel.Holds or FillingFeel.Loose)
             {
                 return Of(MendCode.StirLonger, [Quantity.Of(QuantityName.Time, new Minutes(minutes))], longer);
             }
@@ -170,23 +198,6 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
                 ? [.. spec.Together, new BindStep(binder, grams)]
                 : [.. spec.Together.Select((s, i) => i == at && s is BindStep b ? b with { Mass = b.Mass + grams } : s)]),
             binder);
-    }
-
-    private Mend? LessBinder()
-    {
-        var wanting = made.End.Mass * ((Middle - made.End.FreeShare.Value) / 100);
-        var at = spec.Together.Select((s, i) => (s, i)).LastOrDefault(s => s.s is BindStep { After: null }, (null!, -1)).i;
-        if (at < 0 || spec.Together[at] is not BindStep bind)
-        {
-            return null;
-        }
-
-        var less = new Grams(Math.Min(Math.Ceiling(wanting.Value / BindStep.Drinks(kitchen[bind.Binder])), bind.Mass.Value));
-        return Of(
-            MendCode.BindLess,
-            [Quantity.Of(QuantityName.Mass, less)],
-            WithTogether([.. spec.Together.SelectMany((s, i) => i != at ? [s] : less < bind.Mass ? new FillingStep[] { bind with { Mass = bind.Mass - less } } : [])]),
-            bind.Binder);
     }
 
     private Mend? Moistened()

@@ -13,7 +13,15 @@ public static class FillingNotes
     {
         var (filling, kitchen) = (batch.Route.Filling!, batch.Kitchen);
         var mends = new FillingMends(filling, batch.Stuffing!.Made, kitchen);
-        yield return FeelOf(sheet, mends);
+        if (FeelOf(filling, sheet, mends) is { } feel)
+        {
+            yield return feel;
+        }
+
+        if (sheet.HoldsFor is { } until)
+        {
+            yield return Say(NoteCode.FillingUntil, Severity.Watch, [Quantity.Of(QuantityName.Time, new Minutes(Math.Floor(until.Value)))], mends: mends.SaltLast() is { } last && mends.HoldsLonger(last, until) ? [last] : null);
+        }
 
         if (sheet.Salt.Share.Value > Salty)
         {
@@ -62,12 +70,15 @@ public static class FillingNotes
         }
     }
 
-    private static Note FeelOf(FillingSheet sheet, FillingMends mends)
+    // What is loose falls apart where it is gathered; in a folded parcel it lies well.
+    private static Note? FeelOf(FillingSpec filling, FillingSheet sheet, FillingMends mends)
     {
         Quantity[] free = [Quantity.Of(QuantityName.Free, sheet.End.Free), Quantity.Of(QuantityName.Share, sheet.FreeShare)];
         return sheet.Feel switch
         {
-            FillingFeel.Crumbly => Say(NoteCode.FillingCrumbly, Severity.Watch, [Quantity.Of(QuantityName.More, sheet.End.Free * -1), Quantity.Of(QuantityName.Share, sheet.FreeShare)], mends: mends.AgainstCrumbs()),
+            FillingFeel.Loose => filling.Wall.Shape is ParcelShape.Gathered or ParcelShape.Laminated
+                ? Say(NoteCode.FillingLoose, Severity.Watch, [Quantity.Of(QuantityName.More, sheet.End.Free * -1), Quantity.Of(QuantityName.Share, sheet.FreeShare)], mends: mends.AgainstLoose())
+                : null,
             FillingFeel.Holds => Say(NoteCode.FillingHolds, Severity.Right, free),
             FillingFeel.RollInFlour => Say(NoteCode.FillingRollInFlour, Severity.Watch, free, mends: mends.AgainstWater()),
             _ => Say(NoteCode.FillingWeeps, Severity.Wrong, free, mends: mends.AgainstWater()),

@@ -12,11 +12,14 @@ namespace Ystrata.Core.Filling;
 public sealed record FillingRow(
     Grams Planned, FillingState State, Liquor Drained, Grams Steam, Grams Taken, Grams Added, Grams Scrap, Minutes Time)
 {
-    // Cook off on medium heat, g/(s·m²); about 5 g a minute in a 24 cm pan (models.md E, empirical).
-    private const double CookOffRate = 1.8;
+    // Steam off an open pan on a flame, g/(s·m²): about 11 g a minute in 26 cm on medium and 16 on high (models.md E; low is empirical).
+    private static double CookOffRate(Flame flame) => flame switch { Flame.High => 5, Flame.Medium => 3.5, Flame.Low => 2, _ => 0 };
 
-    // A pan drives off no more than down to this share of what the solids hold (empirical).
-    private const double DriedTo = 0.5;
+    // What solids hold is driven off so much slower than what is free, and down to their own mass (empirical; models.md E).
+    private const double Slower = 0.25, HeldAtLeast = 1;
+
+    // The pan is worked through in such pieces, min.
+    private const double Piece = 0.5;
 
     /// <summary>Cooked soft, a dry thing has drunk this share of what it holds (empirical).</summary>
     internal const double CookedTo = 1.05;
@@ -28,7 +31,7 @@ public sealed record FillingRow(
     public Minutes Warm { get; init; }
 
     /// <summary>What an open pan drives off, g/min.</summary>
-    internal static double PerMinute(Millimetres pan) => CookOffRate * 60 * SquareCentimetres.OfRound(pan).SquareMetres;
+    internal static double PerMinute(Millimetres pan, Flame flame) => CookOffRate(flame) * 60 * SquareCentimetres.OfRound(pan).SquareMetres;
 
     internal static FillingRow Of(FillingState state, Minutes time = default) => new(state.Mass, state, Liquor.None, default, default, default, default, time) { Warm = WarmTime.IsWarm(state.Temperature) ? time : default };
 
@@ -41,7 +44,6 @@ public sealed record FillingRow(
         return Of(now with
         {
             Water = now.Water - water,
-            Loose = new(Math.Max((now.Loose - water).Value, 0)),
             Salt = now.Salt - liquor.Salt,
             Sugar = now.Sugar - liquor.Sugar,
         }) with
@@ -59,18 +61,52 @@ public sealed record FillingRow(
         return Of(now with { Water = now.Water + taken }, time) with { Taken = taken };
     }
 
+    /// <summary>Stirred in an open pan: heat opens cells, and what is free goes off as steam; what solids hold only slowly, and they then hold as much less.</summary>
     /// <param name="to">Until it weighs so much; nothing for a fixed time.</param>
-    internal static FillingRow CookOff(FillingState now, Grams added, Minutes time, Millimetres pan, Grams? to, Kitchen kitchen)
+    internal static FillingRow CookOff(FillingState now, Grams added, Minutes time, Flame flame, Millimetres pan, Grams? to, Kitchen kitchen)
     {
-        var perMinute = kitchen.Learned.CookOff * PerMinute(pan);
-        var most = Math.Max((now.Water - now.Holds * DriedTo).Value, 0);
-        var wanted = to is { } target ? Math.Max((now.Mass - target).Value, 0) : perMinute * time.Value;
-        var steam = new Grams(Math.Min(wanted, most));
-        return Of(now with { Water = now.Water - steam, Loose = new(Math.Max((now.Loose - steam).Value, 0)), Temperature = HotIn(kitchen) }, to is null ? time : new(steam.Value / perMinute)) with
+        const double longest = 2880; // min
+        var perMinute = kitchen.Learned.CookOff * PerMinute(pan, flame);
+        var (cells, water, holds, solids, left) = (now.Cells, now.Water.Value, now.Holds.Value, now.Solids.Value, to is null ? time.Value : longest);
+        var least = Math.Min((now.Solids - now.Fat).Value * HeldAtLeast, holds);
+        double spent = 0, steam = 0;
+        while (left > 1e-9 && !(to is { } weight && water + solids <= weight.Value + 1e-9))
         {
-            Steam = steam,
-            Added = added,
-        };
+            var dt = Math.Min(Piece, left);
+            holds -= Math.Min(cells.Softens.Value * cells.Heats(new(dt), inWater: false), Math.Max(holds - least, 0));
+            cells = cells.Heated(new(dt), inWater: false).Stood(now.Saltiness, new(dt));
+            var can = perMinute * dt;
+            var free = Math.Max(water - holds - cells.Water.Value, 0);
+            var held = Math.Min(Math.Max(can - free, 0) * Slower, Math.Max(Math.Min(holds, water) - least, 0));
+            var off = Math.Min(can, free) + held;
+            if (to is { } target && water + solids - off < target.Value)
+            {
+                // The last piece only as far as the weight wanted.
+                var part = off > 0 ? (water + solids - target.Value) / off : 1;
+                (off, held, dt) = (off * part, held * part, dt * part);
+            }
+            else if (off <= 1e-12 && (cells.Water + cells.Softens).Value <= 1e-9)
+            {
+                // Nothing more goes off.
+                break;
+            }
+
+            water -= off;
+            holds -= held;
+            steam += off;
+            spent += dt;
+            left -= dt;
+        }
+
+        var after = now with { Water = new(water), Holds = new(holds), Cells = cells, Temperature = HotIn(kitchen) };
+        return Of(after, to is null ? time : new(spent)) with { Steam = new(steam), Added = added };
+    }
+
+    /// <summary>In boiling water, or its steam: cells open fast.</summary>
+    internal static FillingState Boiled(FillingState now, Minutes time, Kitchen kitchen)
+    {
+        var soft = now.Cells.Softens * now.Cells.Heats(time, inWater: true);
+        return now with { Cells = now.Cells.Heated(time, inWater: true), Holds = now.Holds - soft, Temperature = HotIn(kitchen) };
     }
 
     /// <summary>By a weight taken after it, what is wanting went off as steam.</summary>

@@ -3,7 +3,8 @@ namespace Ystrata.Core.Filling;
 /// <summary>How a filling behaves in the hand (models.md E).</summary>
 public enum FillingFeel
 {
-    Crumbly,
+    /// <summary>Dry, and nothing in it sticks: it falls apart in a gathered ball.</summary>
+    Loose,
     Holds,
 
     /// <summary>It holds once the dumpling is rolled in dry flour.</summary>
@@ -43,7 +44,8 @@ public sealed record FillingBalance(Grams Made, Grams Each, Grams Needed, Grams 
 /// <param name="Together">What the parts make once they are joined, before the steps that follow.</param>
 /// <param name="End">As it goes into the dough.</param>
 /// <param name="Warm">Minutes it is warm, from the first step to the last roll; nothing where nothing in it spoils.</param>
-/// <param name="FeelFrom">Free water, percent of mass, from which it holds, wants flour outside, weeps.</param>
+/// <param name="FeelFrom">Water that runs, percent of mass, from which it holds, wants flour outside, weeps.</param>
+/// <param name="HoldsFor">From when it is ready, until the salt in it has drawn so much that it weeps; nothing where it never does, or does already.</param>
 public sealed record FillingSheet(
     IReadOnlyList<FillingPartSheet> Parts,
     FillingState Together,
@@ -52,6 +54,7 @@ public sealed record FillingSheet(
     Percent FreeShare,
     FillingFeel Feel,
     IReadOnlyList<Percent> FeelFrom,
+    Minutes? HoldsFor,
     FillingSalt Salt,
     LiquorSheet Liquor,
     FillingBalance Balance,
@@ -64,16 +67,18 @@ public sealed record FillingMade(IReadOnlyList<FillingPartSheet> Parts, FillingS
 /// <summary>Stage 6: water and salt followed through every step (models.md E).</summary>
 public static class FillingStage
 {
-    /// <summary>Free water, percent of mass (models.md E).</summary>
-    private const double HoldsFrom = -4, FlourFrom = 1, WeepsFrom = 4;
+    // Free water, percent of mass, from which nothing sticks is loose, wants flour, weeps; so much more where all of it sticks (models.md E, empirical).
+    private const double HoldsFrom = -6, FlourFrom = 1.5, WeepsFrom = 4, StickyFlour = 5, StickyWeeps = 6;
 
-    /// <summary>From this much sugar on, syrup binds what would crumble, percent of mass (empirical).</summary>
-    private const double SugarBinds = 25;
+    // Of its solids so much has to stick, that it holds however dry it is (empirical).
+    private const double StickEnough = 0.12;
 
     // Salt most find right in a filling, percent of mass (empirical).
     private static readonly Range<Percent> UsualSalt = new(new(0.8), new(1.6));
 
-    public static IReadOnlyList<Percent> FeelFrom { get; } = [new(HoldsFrom), new(FlourFrom), new(WeepsFrom)];
+    /// <summary>Water that runs, percent of mass, from which this one holds, wants flour outside, weeps.</summary>
+    public static IReadOnlyList<Percent> FeelFrom(FillingState state) =>
+        [new(HoldsFrom), new(FlourFrom + StickyFlour * state.Stickiness), new(WeepsFrom + StickyWeeps * state.Stickiness)];
 
     /// <summary>What is wrapped on this way, made; nothing where nothing is. What stands in the way is added.</summary>
     internal static FillingMade? Make(Route route, Kitchen kitchen, List<Refusal> refusals)
@@ -91,22 +96,20 @@ public static class FillingStage
     public static FillingMade Make(FillingSpec spec, Kitchen kitchen)
     {
         var parts = new List<FillingPartSheet>(spec.Parts.Count);
-        var (together, drawable, squeezable) = (FillingState.Nothing, 0.0, 0.0);
+        var (together, squeezable) = (FillingState.Nothing, 0.0);
         foreach (var part in spec.Parts)
         {
             var item = kitchen[part.Id];
             var start = FillingState.Made(item, part.Mass);
-            var rows = FillingWork.Through(start, part.Steps, item.Draw ?? default, item.Squeeze ?? default, kitchen);
+            var rows = FillingWork.Through(start, part.Steps, item.Squeeze ?? default, kitchen);
             var end = rows.Count > 0 ? rows[^1].State : start;
             together = parts.Count == 0 ? end : together + end;
-            // What is salted or squeezed after joining gives what its parts would, by the water they bring.
-            drawable += (item.Draw?.Fraction ?? 0) * end.Water.Value;
+            // What is squeezed after joining gives what its parts would, by the water they bring.
             squeezable += (item.Squeeze?.Fraction ?? 0) * end.Water.Value;
             parts.Add(new(part.Id, start, rows, part.Mass / (1 - part.Trim.Fraction)));
         }
 
-        var water = Math.Max(together.Water.Value, 1e-9);
-        var after = FillingWork.Through(together, spec.Together, Percent.FromFraction(drawable / water), Percent.FromFraction(squeezable / water), kitchen);
+        var after = FillingWork.Through(together, spec.Together, Percent.FromFraction(squeezable / Math.Max(together.Water.Value, 1e-9)), kitchen);
         return new(
             parts,
             together,
@@ -115,14 +118,12 @@ public static class FillingStage
             parts.SelectMany(p => p.Rows).Concat(after).Aggregate(Liquor.None, (sum, r) => sum + r.Drained));
     }
 
-    /// <summary>How it behaves: sugar binds what has too little water.</summary>
-    public static FillingFeel FeelOf(FillingState state) => state.FreeShare.Value switch
-    {
-        < HoldsFrom when state.SugarShare.Value < SugarBinds => FillingFeel.Crumbly,
-        <= FlourFrom => FillingFeel.Holds,
-        <= WeepsFrom => FillingFeel.RollInFlour,
-        _ => FillingFeel.Weeps,
-    };
+    /// <summary>How it behaves in the hand.</summary>
+    public static FillingFeel FeelOf(FillingState state) => FeelFrom(state) is [var holds, var flour, var weeps] && state.Runs.Value is var runs
+        ? runs < holds.Value && state.Stickiness < StickEnough ? FillingFeel.Loose
+            : runs <= flour.Value ? FillingFeel.Holds
+            : runs <= weeps.Value ? FillingFeel.RollInFlour : FillingFeel.Weeps
+        : FillingFeel.Holds;
 
     /// <returns>Nothing where nothing is wrapped.</returns>
     internal static FillingSheet? Judge(CheckedBatch batch, DoughSheet dough, FoldSheet fold)
@@ -145,7 +146,8 @@ public static class FillingStage
             end,
             end.FreeShare,
             FeelOf(end),
-            FeelFrom,
+            FeelFrom(end),
+            FeelOf(end) == FillingFeel.Weeps ? null : end.Until(FeelFrom(end)[^1].Value),
             new(
                 end.Salt + made.Liquor.Salt,
                 made.Liquor.Salt,

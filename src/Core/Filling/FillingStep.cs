@@ -32,9 +32,6 @@ public abstract record FillingStep
     internal virtual FillingRow Weighed(FillingState before, FillingRow planned, Grams after) =>
         planned with { State = planned.State.Times(after / planned.State.Mass), Scrap = planned.State.Mass - after };
 
-    /// <summary>Salt draws faster from then on.</summary>
-    internal virtual bool Grates => false;
-
     /// <summary>A cloth takes more from then on.</summary>
     internal virtual bool OpensCells => false;
 
@@ -42,6 +39,9 @@ public abstract record FillingStep
     internal virtual bool TakesAway => false;
 
     internal virtual bool Heats => false;
+
+    /// <summary>How long salt draws while it is left alone; a pan that drives off what comes counts that itself.</summary>
+    internal virtual Minutes Stands(FillingRow row) => row.Time;
 
     /// <summary>Water an open pan drives off in the time it is given, by the general estimate, g; nothing for what is no open pan or goes by weight.</summary>
     internal virtual double? CooksOff => null;
@@ -73,7 +73,5 @@ public abstract record FillingStep
 }
 
 /// <summary>What a step is worked with.</summary>
-/// <param name="Draw">Share of the water that salt draws at 1.5 %, 0 to 1.</param>
 /// <param name="Cloth">Share of the remaining water that a cloth takes, 0 to 1.</param>
-/// <param name="Grated">It was grated before.</param>
-internal sealed record FillingAt(double Draw, double Cloth, bool Grated, Kitchen Kitchen);
+internal sealed record FillingAt(double Cloth, Kitchen Kitchen);

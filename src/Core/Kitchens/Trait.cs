@@ -30,6 +30,9 @@ public enum Trait
     /// <summary>Its solids stick together: starch, cheese, sugar, pulse.</summary>
     Sticky,
 
+    /// <summary>Heat opens its cells fast: mushroom, leaf.</summary>
+    Tender,
+
     /// <summary>Acid that slackens a dough.</summary>
     Sour,
 

@@ -118,7 +118,10 @@ public static class Lessons
         }
     }
 
-    // What was stirred for so long and weighed before and after; where the estimate would dry it as far as it goes, the weights tell nothing of the pan.
+    // Where less than this of what the pan could drive off was free, the weights tell of the vegetable and not of the pan (empirical).
+    private const double MostlyFree = 0.8;
+
+    // What was stirred for so long and weighed before and after.
     private static IEnumerable<Lesson> CookOff(BatchSpec spec, Outcome outcome, Kitchen kitchen)
     {
         var rates = (outcome.Yields ?? []).Select(y => Driven(spec, y, kitchen)).OfType<double>().Where(r => r is <= MostCookOff and >= 1 / MostCookOff).ToList();
@@ -138,7 +141,7 @@ public static class Lessons
         var (before, row) = RowAt(spec.Filling!, yield.Step, kitchen with { Learned = Learned.Nothing });
         var planned = (before + row.Added - row.Planned).Value;
         var gone = (before + row.Added - before * yield.Left.Fraction).Value;
-        return planned > 0 && planned >= over * 0.999 ? gone / planned : null;
+        return planned > 0 && planned >= over * MostlyFree ? gone / planned : null;
     }
 
     private static FillingStep? StepAt(FillingSpec? filling, string step) => filling is not null && Place(step) is var (part, at) ? Steps(filling, part).ElementAtOrDefault(at) : null;

@@ -84,7 +84,10 @@ public enum NoteCode
     LeafSmeared,
     LeafBready,
     DustHeavy,
-    FillingCrumbly,
+    FillingLoose,
+
+    /// <summary>It holds now; the salt in it will let it weep.</summary>
+    FillingUntil,
     FillingHolds,
     FillingRollInFlour,
     FillingWeeps,
@@ -287,9 +290,11 @@ public enum MendCode
     RollTo,
     SqueezeHarder,
     SaltLonger,
+
+    /// <summary>Salted last, just before it is wrapped.</summary>
+    SaltLast,
     StirLonger,
     BindMore,
-    BindLess,
     Moisten,
     SeasonFilling,
     ChopFilling,

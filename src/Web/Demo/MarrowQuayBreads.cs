@@ -114,7 +114,7 @@ internal static class MarrowQuayBreads
                 new(BallBy.Mass, new(70), new(2.3)),
                 190,
                 new(
-                    [new("radish", new(1700), new(12), [new ChopStep(ChopBy.Grate, new(1.5)), new SaltStep("salt-fine", new(1.5), new(15)), new SqueezeStep(SqueezeBy.Cloth)])],
+                    [new("radish", new(1765), new(12), [new ChopStep(ChopBy.Grate, new(1.5)), new SaltStep("salt-fine", new(1.5), new(15)), new SqueezeStep(SqueezeBy.Cloth)])],
                     [new BindStep("gram-flour-roasted", new(15)), new SeasonStep("spice-ground", new(8)), new SeasonStep("herb-chopped", new(30))],
                     new(1.4),
                     LiquorToDough: true,
@@ -125,7 +125,7 @@ internal static class MarrowQuayBreads
                 new(BallBy.Mass, new(75), new(2.4)),
                 190,
                 new(
-                    [new("cauliflower", new(900), new(35), [new ChopStep(ChopBy.Grate, new(2)), new SauteStep(new(30), new(320), "oil-rapeseed", new(20))]), new("pea-mash", new(450), new(0), [new ChopStep(ChopBy.Mash, new(1.5))])],
+                    [new("cauliflower", new(1000), new(35), [new ChopStep(ChopBy.Grate, new(1.5)), new SauteStep(new(14), new(320), "oil-rapeseed", new(20), null, Flame.High)]), new("pea-mash", new(450), new(0), [new ChopStep(ChopBy.Mash, new(1.5))])],
                     [new SeasonStep("spice-ground", new(10)), new SeasonStep("salt-fine", new(12)), new CoolStep(new(60), RestPlace.Room, 4)],
                     new(1.2),
                     LiquorToDough: false,

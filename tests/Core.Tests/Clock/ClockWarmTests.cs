@@ -59,6 +59,33 @@ public class ClockWarmTests
     }
 
     [Fact]
+    public void A_salted_filling_is_wrapped_before_it_weeps_or_that_is_said()
+    {
+        BatchSpec Cauliflower(int pieces) => School with
+        {
+            Start = StartSpec.Of(pieces),
+            Rest = RestSpec.CoveredFor(240),
+            Filling = School.Filling! with
+            {
+                Parts = [new("cauliflower", new(60 * pieces), default, [new ChopStep(ChopBy.Grate, new(3)), new SauteStep(new(5), new(260 * Math.Sqrt(pieces / 6.0)), "ghee", new(0))])],
+                Together = [new SeasonStep("salt-fine", new(0.7 * pieces))],
+            },
+        };
+        var few = Cauliflower(6);
+        Assert.True(Breads.Plan(few).Filling!.HoldsFor is not null);
+
+        // Begun late, though the dough rests for hours.
+        var clock = ClockKitchens.Plan(few);
+        Assert.True(Begins(clock, ClockWork.Filling) > 200 * 60);
+        var many = Said(ClockKitchens.Plan(Cauliflower(60)), ClockBreach.FillingWeeps)!;
+        Assert.Equal(Severity.Watch, many.Severity);
+        Assert.True(many.Is.Value > many.Allowed.Value);
+        Assert.True((Said(clock, ClockBreach.FillingWeeps)?.By.Value ?? 0) < many.By.Value);
+        // Without salt it waits as long as it likes.
+        Assert.Null(Said(ClockKitchens.Plan(Cauliflower(60) is var s ? s with { Filling = s.Filling! with { Together = [] } } : few), ClockBreach.FillingWeeps));
+    }
+
+    [Fact]
     public void A_dough_with_egg_counts_hands_and_waits_and_goes_to_the_fridge()
     {
         var eggy = Breads.White(d => d.WithLiquids(new("egg", Amount.OfFlour(10)), new("milk", Amount.TheRest)), Breads.Letter) with { Start = StartSpec.Of(40), Rest = RestSpec.CoveredFor(100) };

@@ -123,13 +123,13 @@ public class LearningTests
         Assert.Equal(5, lesson.Value, 6);
     }
 
-    // Peas stirred in an open pan and weighed, by a pan that drives off so many times what is estimated.
+    // Wilted leaves stirred in an open pan and weighed, by a pan that drives off so many times what is estimated.
     private static (BatchSpec Spec, Outcome Outcome) Stirred(double rate, double minutes, bool together = false, Grams? to = null)
     {
         SauteStep saute = new(new(minutes), new(240), "ghee", new(0), to);
-        var part = Fillings.Part("pea-mash", 1000);
+        var part = Fillings.Part("chard-wilted", 1000);
         BatchSpec Of(FillingStep step) => Fillings.Stuffed(together ? Fillings.Of(part, step) : Fillings.Of(part with { Steps = [step] }));
-        var weighed = Of(saute with { After = new(1000 - (rate * 1.8 * 60 * SquareCentimetres.OfRound(new(240)).SquareMetres * minutes)) });
+        var weighed = Of(saute with { After = new(1000 - (rate * 3.5 * 60 * SquareCentimetres.OfRound(new(240)).SquareMetres * minutes)) });
         return (weighed, Gathered.Of(weighed, Breads.Plan(weighed), null, Kitchen));
     }
 
@@ -142,14 +142,14 @@ public class LearningTests
         var (spec, outcome) = Stirred(rate, 8, together);
         var lesson = Assert.Single(Lessons.Of(spec, outcome, Kitchen), l => l.Kind == LessonKind.CookOff);
         // What is left is kept to a tenth of a percent: half a gram of a kilogram.
-        Assert.Equal(rate, lesson.Value, 0.5 / (1.8 * 60 * SquareCentimetres.OfRound(new(240)).SquareMetres * 8) + 1e-9);
+        Assert.Equal(rate, lesson.Value, 0.5 / (3.5 * 60 * SquareCentimetres.OfRound(new(240)).SquareMetres * 8) + 1e-9);
         Assert.True(Lessons.Stands(lesson));
 
         // Three such cookings are believed by half, and the next plan dries as much more.
         var figure = LearnedFigures.Of(LessonKind.CookOff, "", [lesson.Value, lesson.Value, lesson.Value], used: true, Kitchen);
         Assert.Equal((1 + lesson.Value) / 2, figure.After, 9);
         var taught = LearnedFigures.Onto(Kitchen, [figure]);
-        Grams Steam(Kitchen kitchen) => FillingStage.Make(Fillings.Of(Fillings.Part("pea-mash", 1000, new SauteStep(new(8), new(240), "ghee", new(0)))), kitchen).Parts[0].Rows[0].Steam;
+        Grams Steam(Kitchen kitchen) => FillingStage.Make(Fillings.Of(Fillings.Part("chard-wilted", 1000, new SauteStep(new(8), new(240), "ghee", new(0)))), kitchen).Parts[0].Rows[0].Steam;
         Assert.Equal(Steam(Kitchen).Value * figure.After, Steam(taught).Value, 9);
     }
 
@@ -159,8 +159,8 @@ public class LearningTests
         static IEnumerable<Lesson> Taught((BatchSpec Spec, Outcome Outcome) cooked) => Lessons.Of(cooked.Spec, cooked.Outcome, Kitchen).Where(l => l.Kind == LessonKind.CookOff);
 
         Assert.Empty(Taught(Stirred(1.5, 8, to: new(900))));
-        // The estimate alone would dry it as far as a pan goes.
-        Assert.Empty(Taught(Stirred(0.9, 150)));
+        // The estimate alone would dry it as far as it is free.
+        Assert.Empty(Taught(Stirred(0.9, 90)));
         Assert.Empty(Taught(Stirred(0.01, 8)));
         Assert.False(Lessons.Stands(new(LessonKind.CookOff, "", 40)));
     }

@@ -48,7 +48,9 @@ internal static class Mended
             NoteCode.PatchyFat => Figure(QuantityName.Patchy),
             NoteCode.FatRunsOut => Figure(QuantityName.Film),
             NoteCode.RingsFused => Figure(QuantityName.Rings) - Figure(QuantityName.Apart),
-            NoteCode.FillingWeeps or NoteCode.FillingRollInFlour or NoteCode.FillingCrumbly => Math.Abs(Figure(QuantityName.Share)),
+            NoteCode.FillingWeeps or NoteCode.FillingRollInFlour or NoteCode.FillingLoose => Math.Abs(Figure(QuantityName.Share)),
+            // The longer it holds, the better.
+            NoteCode.FillingUntil => -Figure(QuantityName.Time),
             _ when FaultRule.All.FirstOrDefault(r => r.Cause == note.Code && r.Against is not null) is { } rule => Math.Abs(Figure(rule.Figure!.Value) - Figure(rule.Against!.Value)),
             _ => note.Quantities.Count > 0 ? Math.Abs(note.Quantities[0].Value) : 0,
         };

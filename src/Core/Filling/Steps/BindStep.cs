@@ -15,7 +15,7 @@ public sealed record BindStep(string Binder, Grams Mass) : FillingStep
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var binder = FillingState.Made(at.Kitchen[Binder], Mass);
-        return FillingRow.Put(now, binder with { Holds = binder.Water + Mass * Drinks(at.Kitchen[Binder]) });
+        return FillingRow.Put(now, binder with { Holds = binder.Water + Mass * Drinks(at.Kitchen[Binder]), Sticks = binder.Solids - binder.Fat });
     }
 
     internal override FillingInput? Input(FillingRow row, string at) => new(at + ".mass", Binder, Mass);

@@ -2,7 +2,7 @@ namespace Ystrata.Core.Filling;
 
 public sealed record BlanchStep(Minutes Time) : FillingStep
 {
-    internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Of(now with { Temperature = FillingRow.HotIn(at.Kitchen) }, Time);
+    internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Of(FillingRow.Boiled(now, Time, at.Kitchen), Time);
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.FromThePot(after);
 

@@ -6,7 +6,7 @@ public sealed record BoilStep(Minutes Time) : FillingStep
     private const double BoilTime = 25, Twice = 10;
 
     internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Drink(
-        now with { Temperature = FillingRow.HotIn(at.Kitchen) }, FillingRow.CookedTo, Time, BoilTime * Math.Pow(2, (Cooked.Boils.Value - at.Kitchen.Boils.Value) / Twice));
+        FillingRow.Boiled(now, Time, at.Kitchen), FillingRow.CookedTo, Time, BoilTime * Math.Pow(2, (Cooked.Boils.Value - at.Kitchen.Boils.Value) / Twice));
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.FromThePot(after);
 

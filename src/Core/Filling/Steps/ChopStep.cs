@@ -10,9 +10,7 @@ public enum ChopBy
 /// <param name="Grain">How big the biggest bits are.</param>
 public sealed record ChopStep(ChopBy By, Millimetres Grain) : FillingStep
 {
-    internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Of(now with { Grain = Grain });
-
-    internal override bool Grates => By == ChopBy.Grate;
+    internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Of(now with { Grain = Grain, Cells = now.Cells.CutTo(By, Grain) });
 
     internal override (HandUnit Unit, Seconds Waits) Hands(FillingRow row, Grams mass, HandTimes hands) => (HandUnit.Of(HandWork.Chop, mass.Value / 100), default);
 

@@ -5,7 +5,7 @@ public sealed record PressureStep(Minutes Time) : FillingStep
     // Minutes to two thirds of what it drinks (empirical).
     private const double PressureTime = 6;
 
-    internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Drink(now with { Temperature = FillingRow.HotIn(at.Kitchen) }, FillingRow.CookedTo, Time, PressureTime);
+    internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Drink(FillingRow.Boiled(now, Time, at.Kitchen), FillingRow.CookedTo, Time, PressureTime);
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.FromThePot(after);
 

@@ -3,12 +3,12 @@ namespace Ystrata.Core.Filling;
 /// <summary>Stirred in an open pan, which drives water off.</summary>
 /// <param name="Pan">Across.</param>
 /// <param name="To">Until it weighs so much, however long that takes; nothing for a fixed time.</param>
-public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams FatMass, Grams? To = null) : FillingStep
+public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams FatMass, Grams? To = null, Flame Flame = Flame.Medium) : FillingStep
 {
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var fat = FillingState.Made(at.Kitchen[Fat], FatMass);
-        return FillingRow.CookOff(now + fat with { Holds = default, Grain = default }, fat.Mass, Time, Pan, To, at.Kitchen);
+        return FillingRow.CookOff(now + fat with { Holds = default, Grain = default }, fat.Mass, Time, Flame, Pan, To, at.Kitchen);
     }
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.AsSteam(after);
@@ -17,7 +17,9 @@ public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams 
 
     internal override bool Heats => true;
 
-    internal override double? CooksOff => To is null ? FillingRow.PerMinute(Pan) * Time.Value : null;
+    internal override Minutes Stands(FillingRow row) => default;
+
+    internal override double? CooksOff => To is null ? FillingRow.PerMinute(Pan, Flame) * Time.Value : null;
 
     internal override bool OpensCells => true;
 

@@ -1,7 +1,7 @@
 namespace Ystrata.Core.Filling;
 
 /// <summary>Sugar melted into it and stirred until it leaves the side of the pan.</summary>
-public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millimetres Pan) : FillingStep
+public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millimetres Pan, Flame Flame = Flame.Medium) : FillingStep
 {
     // Melted sugar takes water that the solids held, g/g (empirical).
     private const double SugarSlackens = 0.15;
@@ -9,7 +9,7 @@ public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millime
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var sugar = FillingState.Made(at.Kitchen[Sugar], Mass);
-        return FillingRow.CookOff(now + sugar with { Holds = Mass * -SugarSlackens, Grain = default }, sugar.Mass, Time, Pan, to: null, at.Kitchen);
+        return FillingRow.CookOff(now + sugar with { Holds = Mass * -SugarSlackens, Grain = default }, sugar.Mass, Time, Flame, Pan, to: null, at.Kitchen);
     }
 
     internal override FillingRow Weighed(FillingState before, FillingRow planned, Grams after) => planned.AsSteam(after);
@@ -18,7 +18,9 @@ public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millime
 
     internal override bool Heats => true;
 
-    internal override double? CooksOff => FillingRow.PerMinute(Pan) * Time.Value;
+    internal override Minutes Stands(FillingRow row) => default;
+
+    internal override double? CooksOff => FillingRow.PerMinute(Pan, Flame) * Time.Value;
 
     internal override (HandUnit Unit, Seconds Waits) Hands(FillingRow row, Grams mass, HandTimes hands) => Stirred(row, hands);
 

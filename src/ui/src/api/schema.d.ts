@@ -1388,6 +1388,29 @@ export interface components {
             sugar: components["schemas"]["Percent"];
             salt: components["schemas"]["Percent"];
         };
+        /** @description What is shut up in the whole cells of vegetables, and how it comes out: cut, salted, heated, pressed (models.md E). */
+        Cells: {
+            /** @description In whole cells, over what their solids hold; it weeps nothing. */
+            water: components["schemas"]["Grams"];
+            /** @description Water that their solids will no longer hold once heat has opened them. */
+            softens: components["schemas"]["Grams"];
+            /** @description Water that 1.5 % salt draws in the end. */
+            draws: components["schemas"]["Grams"];
+            /** @description How long salt has been at it. */
+            salted: components["schemas"]["Minutes"];
+            /** @description Minutes in which salt draws two thirds: grated faster than chopped. */
+            pace: components["schemas"]["Minutes"];
+            /**
+             * Format: double
+             * @description Share of them that cutting has opened, 0 to 1.
+             */
+            cut: number;
+            /**
+             * Format: double
+             * @description Share of them that heat opens fast, 0 to 1.
+             */
+            tender: number;
+        };
         /** @description °C */
         Celsius: number;
         /** @description Something that was changed in the kitchen. */
@@ -1415,7 +1438,7 @@ export interface components {
          * @description What a timetable does not keep.
          * @enum {unknown}
          */
-        ClockBreach: "late" | "tableGone" | "rolledWaits" | "foldedWaits" | "doughStands" | "goesStiff" | "doughWarm" | "fillingWarm";
+        ClockBreach: "late" | "tableGone" | "rolledWaits" | "foldedWaits" | "doughStands" | "goesStiff" | "fillingWeeps" | "doughWarm" | "fillingWarm";
         /**
          * @description What a timetable hangs on.
          * @default table
@@ -1899,7 +1922,7 @@ export interface components {
          * @description How a filling behaves in the hand (models.md E).
          * @enum {unknown}
          */
-        FillingFeel: "crumbly" | "holds" | "rollInFlour" | "weeps";
+        FillingFeel: "loose" | "holds" | "rollInFlour" | "weeps";
         FillingPart: {
             id: string;
             /** @description As it goes in, peeled and trimmed, for the whole batch. */
@@ -1961,8 +1984,9 @@ export interface components {
             end: components["schemas"]["FillingState"];
             freeShare: components["schemas"]["Percent"];
             feel: components["schemas"]["FillingFeel"];
-            /** @description Free water, percent of mass, from which it holds, wants flour outside, weeps. */
+            /** @description Water that runs, percent of mass, from which it holds, wants flour outside, weeps. */
             feelFrom: number[];
+            holdsFor: null | components["schemas"]["Minutes"];
             salt: components["schemas"]["FillingSalt"];
             liquor: components["schemas"]["LiquorSheet"];
             balance: components["schemas"]["FillingBalance"];
@@ -1983,8 +2007,8 @@ export interface components {
         /** @description What a filling is made of at one moment. */
         FillingState: {
             water: components["schemas"]["Grams"];
-            /** @description Of the water, what salt has drawn and nothing has taken away yet. */
-            loose: components["schemas"]["Grams"];
+            /** @description Of the water, what lies in whole cells, and how it comes out. */
+            cells: components["schemas"]["Cells"];
             salt: components["schemas"]["Grams"];
             fat: components["schemas"]["Grams"];
             sugar: components["schemas"]["Grams"];
@@ -1992,17 +2016,26 @@ export interface components {
             other: components["schemas"]["Grams"];
             /** @description Water its solids and binders hold (models.md E). */
             holds: components["schemas"]["Grams"];
+            /** @description Of its solids, what sticks together: starch, cheese, pulse, sugar. */
+            sticks: components["schemas"]["Grams"];
             /** @description Of its biggest bits. */
             grain: components["schemas"]["Millimetres"];
             temperature: components["schemas"]["Celsius"];
             solids: components["schemas"]["Grams"];
             mass: components["schemas"]["Grams"];
-            /** @description Water nothing holds; negative when it could hold more. */
+            /** @description Water outside cells that nothing holds; negative when more could be held. */
             free: components["schemas"]["Grams"];
             /** @description Free water, percent of mass. */
             freeShare: components["schemas"]["Percent"];
             saltShare: components["schemas"]["Percent"];
             sugarShare: components["schemas"]["Percent"];
+            /**
+             * Format: double
+             * @description Of its solids but fat and salt, what sticks together, 0 to 1; sugar only with a little water.
+             */
+            stickiness: number;
+            /** @description Free water that runs, percent of mass: what sugar has made a thick syrup of does not. */
+            runs: components["schemas"]["Percent"];
             density: components["schemas"]["Density"];
         };
         /** @description One step of a filling. Where it was weighed, the weight overrules the estimate and everything after it follows. */
@@ -2070,7 +2103,7 @@ export interface components {
             before?: null | components["schemas"]["Grams"];
             after?: null | components["schemas"]["Grams"];
         };
-        /** @description Salted and left to let its water go; the water lies loose until it is drained or squeezed out. */
+        /** @description Salted and left to let its water go; the water lies free until it is drained or squeezed out. */
         FillingStepSaltStep: {
             /** @enum {string} */
             kind: "salt";
@@ -2092,6 +2125,7 @@ export interface components {
             fatMass: components["schemas"]["Grams"];
             /** @description g */
             to?: number;
+            flame?: components["schemas"]["Flame"];
             before?: null | components["schemas"]["Grams"];
             after?: null | components["schemas"]["Grams"];
         };
@@ -2125,6 +2159,7 @@ export interface components {
             mass: components["schemas"]["Grams"];
             time: components["schemas"]["Minutes"];
             pan: components["schemas"]["Millimetres"];
+            flame?: components["schemas"]["Flame"];
             before?: null | components["schemas"]["Grams"];
             after?: null | components["schemas"]["Grams"];
         };
@@ -2218,6 +2253,7 @@ export interface components {
         FlakeTerm: "apart" | "leaf" | "film" | "whole";
         /**
          * @description How hard the burner is set.
+         * @default medium
          * @enum {unknown}
          */
         Flame: "off" | "low" | "medium" | "high";
@@ -3028,7 +3064,7 @@ export interface components {
             ladle?: null | components["schemas"]["LadleSpec"];
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "stirLonger" | "bindMore" | "bindLess" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "moreTrays" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo" | "restInFridge";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "saltLast" | "stirLonger" | "bindMore" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "moreTrays" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo" | "restInFridge";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -3081,7 +3117,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingCrumbly" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingLoose" | "fillingUntil" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -4635,7 +4671,7 @@ export interface components {
          * @description What matters about an ingredient beside what it is made of. Rules ask for these and never for an id, so that a cook's own line counts as the shipped ones do.
          * @enum {unknown}
          */
-        Trait: "spoils" | "rawRisk" | "keepsBadlyWarm" | "garlicLike" | "notForInfants" | "yeast" | "powder" | "solidWhenCold" | "sticky" | "sour" | "brownsRaw" | "drinksSlowly" | "free";
+        Trait: "spoils" | "rawRisk" | "keepsBadlyWarm" | "garlicLike" | "notForInfants" | "yeast" | "powder" | "solidWhenCold" | "sticky" | "tender" | "sour" | "brownsRaw" | "drinksSlowly" | "free";
         /** @description Something that was deleted and can be taken back. */
         Trashed: {
             /** @description bread, batch or log. */

@@ -59,6 +59,8 @@ export function breachWords(b: Breach): string {
       return m.breach_dough_warm({ is: span(b.is), allowed: span(b.allowed) });
     case "fillingWarm":
       return m.breach_filling_warm({ is: span(b.is), allowed: span(b.allowed) });
+    case "fillingWeeps":
+      return m.breach_filling_weeps({ is: span(b.is), allowed: span(b.allowed) });
     case "goesStiff":
       return m.breach_stiff({ is: span(b.is), allowed: span(b.allowed) });
   }

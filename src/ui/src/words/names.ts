@@ -71,7 +71,7 @@ export const startName: Record<StartBy, () => string> = {
 };
 
 export const fillingFeelName: Record<FillingFeel, () => string> = {
-  crumbly: m.filling_crumbly,
+  loose: m.filling_loose,
   holds: m.filling_holds,
   rollInFlour: m.filling_roll_in_flour,
   weeps: m.filling_weeps,
@@ -79,7 +79,7 @@ export const fillingFeelName: Record<FillingFeel, () => string> = {
 
 /** How the dumpling is tried in the hand, and what it tells. */
 export const fillingTest: Record<FillingFeel, () => string> = {
-  crumbly: m.test_crumbly,
+  loose: m.test_loose,
   holds: m.test_holds,
   rollInFlour: m.test_roll_in_flour,
   weeps: m.test_weeps,
@@ -277,6 +277,7 @@ export const traitName: Record<Trait, () => string> = {
   powder: m.trait_powder,
   solidWhenCold: m.trait_solid_when_cold,
   sticky: m.trait_sticky,
+  tender: m.trait_tender,
   sour: m.trait_sour,
   brownsRaw: m.trait_browns_raw,
   drinksSlowly: m.trait_drinks_slowly,

@@ -64,7 +64,8 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   leafSmeared: [m.note_leaf_smeared, m.note_leaf_smeared_more],
   leafBready: [m.note_leaf_bready, m.note_leaf_bready_more],
   dustHeavy: [m.note_dust_heavy, m.note_dust_heavy_more],
-  fillingCrumbly: [m.note_filling_crumbly, m.note_filling_crumbly_more],
+  fillingLoose: [m.note_filling_loose, m.note_filling_loose_more],
+  fillingUntil: [m.note_filling_until, m.note_filling_until_more],
   fillingHolds: [m.note_filling_holds, m.note_filling_holds_more],
   fillingRollInFlour: [m.note_filling_roll_in_flour, m.note_filling_roll_in_flour_more],
   fillingWeeps: [m.note_filling_weeps, m.note_filling_weeps_more],
@@ -141,7 +142,6 @@ const mends: Record<MendCode, (q: Said) => string> = {
   saltLonger: m.mend_salt_longer,
   stirLonger: m.mend_stir_longer,
   bindMore: m.mend_bind_more,
-  bindLess: m.mend_bind_less,
   moisten: m.mend_moisten,
   seasonFilling: m.mend_season_filling,
   chopFilling: m.mend_chop_filling,
@@ -163,6 +163,7 @@ const mends: Record<MendCode, (q: Said) => string> = {
   fewerTogether: m.mend_fewer_together,
   ladleTo: m.mend_ladle_to,
   moreTrays: m.mend_more_trays,
+  saltLast: m.mend_salt_last,
   restInFridge: m.mend_rest_in_fridge,
 };
 

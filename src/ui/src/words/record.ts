@@ -55,7 +55,7 @@ export const why: Partial<Record<NoteCode, () => string>> = {
   saltHigh: m.why_salt_high,
   fillingSalty: m.why_filling_salty,
   restSkin: m.why_rest_skin,
-  fillingCrumbly: m.why_filling_crumbly,
+  fillingLoose: m.why_filling_loose,
   sheetTooThin: m.why_sheet_too_thin,
   grainTears: m.why_grain_tears,
   ballsUneven: m.why_balls_uneven,

@@ -3,7 +3,7 @@
   import type { FillingState } from "../../api/types";
   import { amount } from "../../words/format";
 
-  /** One moment of a filling as a level: solids, the water they hold, and what lies free on top; salt as a thread. */
+  /** One moment of a filling as a level: solids, the water they hold, what is shut up in cells, and what lies free on top; salt as a thread. */
   interface Props {
     state: FillingState;
     /** Mass that fills the height. */
@@ -14,11 +14,12 @@
   }
   let { state, full, height = 92, weighed = false, planned }: Props = $props();
   const px = (grams: number) => (Math.max(grams, 0) / full) * (height - 22);
-  const free = $derived(Math.max(state.water - state.holds, 0));
-  const held = $derived(Math.min(state.water, Math.max(state.holds, 0)));
+  const cells = $derived(state.cells.water);
+  const free = $derived(Math.max(state.free, 0));
+  const held = $derived(Math.max(state.water - cells - free, 0));
   // Of salt so little lies in it that its thread is drawn for itself: its share of the mass, 4 % the full width.
   const salt = $derived(Math.min(state.salt / Math.max(state.mass, 1e-9) / 0.04, 1) * 100);
-  const wants = $derived(Math.max(state.holds - state.water, 0));
+  const wants = $derived(Math.max(-state.free, 0));
 </script>
 
 <span class="flex flex-col justify-end" style:height="{height}px" aria-hidden="true">
@@ -27,6 +28,7 @@
   </span>
   <span class="relative flex flex-col overflow-hidden rounded-[5px] border-2 border-rim-soft">
     {#if free > 0}<span class="level free" style:height="{px(free)}px" data-free></span>{/if}
+    {#if cells > 0}<span class="level cells" style:height="{px(cells)}px" data-cells></span>{/if}
     <span class="level held" style:height="{px(held)}px" class:wanting={wants > state.mass * 0.04}></span>
     <span class="level solids" style:height="{px(state.solids)}px"></span>
     <span class="absolute bottom-0 start-0 h-[3px] bg-ink" style:width="{salt}%"></span>
@@ -42,6 +44,9 @@
   }
   .free {
     background: repeating-linear-gradient(135deg, #3f63c8 0 4px, #7d98e0 4px 8px);
+  }
+  .cells {
+    background: radial-gradient(circle at 4px 4px, #8ba6e4 0 2.2px, transparent 2.8px) 0 0 / 8px 8px #dbe5fb;
   }
   .held {
     background: #b9caf0;

@@ -11,7 +11,7 @@
   import FigureField from "../../parts/FigureField.svelte";
   import Pick from "../../parts/Pick.svelte";
   import { amount } from "../../words/format";
-  import { fillingStepName } from "../../words/names";
+  import { fillingStepName, flameName } from "../../words/names";
   import WeighIn from "./WeighIn.svelte";
 
   interface Props {
@@ -87,6 +87,12 @@
     {:else if step.kind === "saute"}
       {@render dial(m.minutes_of(), "time", step.time, 1, "min", 60, (v) => (step.time = v))}
       {@render dial(m.pan_across(), "pan", step.pan, 1, "cm", 500, (v) => (step.pan = v))}
+      <Choice
+        label={m.flame()}
+        value={step.flame ?? "medium"}
+        options={(["low", "medium", "high"] as const).map((value) => ({ value, label: flameName[value]() }))}
+        onchange={(v) => (step.flame = v)}
+      />
       {@render dial(m.fat_in(), "fatMass", step.fatMass, 1, "g", 80, (v) => (step.fatMass = v))}
       <Pick label={m.fat()} field="{path}.fat" value={step.fat} onchange={(id) => (step.fat = id)} />
       <FigureField
@@ -101,6 +107,12 @@
       <Pick label={m.sugar_in()} field="{path}.sugar" value={step.sugar} onchange={(id) => (step.sugar = id)} />
       {@render dial(m.minutes_of(), "time", step.time, 1, "min", 40, (v) => (step.time = v))}
       {@render dial(m.pan_across(), "pan", step.pan, 1, "cm", 500, (v) => (step.pan = v))}
+      <Choice
+        label={m.flame()}
+        value={step.flame ?? "medium"}
+        options={(["low", "medium", "high"] as const).map((value) => ({ value, label: flameName[value]() }))}
+        onchange={(v) => (step.flame = v)}
+      />
     {:else if step.kind === "cool"}
       {@render dial(m.minutes_of(), "time", step.time, 5, "min", 240, (v) => (step.time = v))}
       {@render dial(m.trays(), "trays", step.trays ?? 1, 1, "", 12, (v) => (step.trays = v))}

@@ -33,8 +33,8 @@
   ]);
   const full = $derived(Math.max(...groups.flatMap((g) => [g.start.mass, ...g.rows.map((r) => r.state.mass)])));
   const mostSteps = $derived(larder.view?.mostFillingSteps ?? 0);
-  const tone = $derived({ crumbly: "text-ghee-deep", holds: "text-leaf", rollInFlour: "text-ghee-deep", weeps: "text-chilli" }[made.feel]);
-  const sign = $derived({ crumbly: "◇", holds: "✓", rollInFlour: "~", weeps: "▲" }[made.feel]);
+  const tone = $derived({ loose: "text-ghee-deep", holds: "text-leaf", rollInFlour: "text-ghee-deep", weeps: "text-chilli" }[made.feel]);
+  const sign = $derived({ loose: "◇", holds: "✓", rollInFlour: "~", weeps: "▲" }[made.feel]);
 
   const press = (where: Where, at: number | null) => {
     const same = open && open.where === where && open.at === at && !open.adding;
@@ -118,8 +118,11 @@
 <p class="mb-2 leading-tight" data-testid="verdict" data-feel={made.feel}>
   <b class="font-head text-[24px] {tone}"><span aria-hidden="true">{sign}</span> {fillingFeelName[made.feel]()}</b>
   <span class="ms-1 font-head font-semibold"
-    >{made.end.free >= 0 ? `${amount(made.freeShare, "%")} ${m.free_water()}` : m.room_for({ mass: amount(-made.end.free, "g") })}</span
+    >{made.end.free >= 0 ? `${amount(made.end.runs, "%")} ${m.free_water()}` : m.room_for({ mass: amount(-made.end.free, "g") })}</span
   >
+  {#if made.holdsFor != null}<span class="ms-1 font-head font-semibold text-ghee-deep" data-testid="holds-for"
+      >{m.holds_for({ time: amount(Math.floor(made.holdsFor), "min") })}</span
+    >{/if}
   <span class="block text-[14px] text-mute sm:inline">{fillingTest[made.feel]()}</span>
 </p>
 
@@ -188,7 +191,9 @@
 </div>
 <p id="filling-keys" class="sr-only">{m.fold_keys()}</p>
 <p class="mt-1 flex flex-wrap gap-x-3 text-[13px] text-mute">
-  <span><i class="key free"></i>{m.free_water()}</span><span><i class="key held"></i>{m.held_water()}</span>
+  <span><i class="key free"></i>{m.free_water()}</span><span><i class="key cells"></i>{m.cell_water()}</span><span
+    ><i class="key held"></i>{m.held_water()}</span
+  >
   <span><i class="key solids"></i>{m.solids()}</span><span><i class="key salt"></i>{m.salt_thread()}</span>
 </p>
 <Astray besides={inSight} />
@@ -284,6 +289,9 @@
   }
   .key.free {
     background: repeating-linear-gradient(135deg, #3f63c8 0 4px, #7d98e0 4px 8px);
+  }
+  .key.cells {
+    background: radial-gradient(circle at 4px 4px, #8ba6e4 0 2.2px, transparent 2.8px) 0 0 / 8px 8px #dbe5fb;
   }
   .key.held {
     background: #b9caf0;
