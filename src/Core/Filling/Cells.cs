@@ -77,8 +77,8 @@ public sealed record Cells(Grams Water, Grams Softens, Grams Draws, Minutes Salt
         return water > Water || left <= 0 ? null : new Minutes(-Pace.Value * Math.Log(left) - Salted.Value);
     }
 
-    /// <summary>After so long a heat.</summary>
-    internal Cells Heated(Minutes time, bool inWater) => Heats(time, inWater) is var share && share > 0 ? Opened(share) with { Softens = Softens * (1 - share) } : this;
+    /// <summary>So many of those that are whole are opened by heat, share.</summary>
+    internal Cells Softened(double share) => this with { Water = Water * (1 - share), Draws = Draws * (1 - share), Softens = Softens * (1 - share) };
 
     /// <summary>After so long with so much salt, percent of what is salted.</summary>
     internal Cells Stood(double salt, Minutes time) => time.Value <= 0 || salt <= 0 || Water.Value <= 0

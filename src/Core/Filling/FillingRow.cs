@@ -69,12 +69,14 @@ public sealed record FillingRow(
         var perMinute = kitchen.Learned.CookOff * PerMinute(pan, flame);
         var (cells, water, holds, solids, left) = (now.Cells, now.Water.Value, now.Holds.Value, now.Solids.Value, to is null ? time.Value : longest);
         var least = Math.Min((now.Solids - now.Fat).Value * HeldAtLeast, holds);
+        var (each, salt) = (cells.Heats(new(Piece), inWater: false), now.Saltiness);
         double spent = 0, steam = 0;
         while (left > 1e-9 && !(to is { } weight && water + solids <= weight.Value + 1e-9))
         {
             var dt = Math.Min(Piece, left);
-            holds -= Math.Min(cells.Softens.Value * cells.Heats(new(dt), inWater: false), Math.Max(holds - least, 0));
-            cells = cells.Heated(new(dt), inWater: false).Stood(now.Saltiness, new(dt));
+            var open = dt == Piece ? each : cells.Heats(new(dt), inWater: false);
+            holds -= Math.Min(cells.Softens.Value * open, Math.Max(holds - least, 0));
+            cells = cells.Softened(open).Stood(salt, new(dt));
             var can = perMinute * dt;
             var free = Math.Max(water - holds - cells.Water.Value, 0);
             var held = Math.Min(Math.Max(can - free, 0) * Slower, Math.Max(Math.Min(holds, water) - least, 0));
@@ -105,8 +107,8 @@ public sealed record FillingRow(
     /// <summary>In boiling water, or its steam: cells open fast.</summary>
     internal static FillingState Boiled(FillingState now, Minutes time, Kitchen kitchen)
     {
-        var soft = now.Cells.Softens * now.Cells.Heats(time, inWater: true);
-        return now with { Cells = now.Cells.Heated(time, inWater: true), Holds = now.Holds - soft, Temperature = HotIn(kitchen) };
+        var open = now.Cells.Heats(time, inWater: true);
+        return now with { Cells = now.Cells.Softened(open), Holds = now.Holds - now.Cells.Softens * open, Temperature = HotIn(kitchen) };
     }
 
     /// <summary>By a weight taken after it, what is wanting went off as steam.</summary>
