@@ -71,9 +71,14 @@ const spoils: Record<string, (spec: any) => void> = {
     s.dough.hydration = 120;
     s.ladle = { volume: 100, thickness: 8 };
   },
-  "a thin batter": (s) => {
+  "a thin batter poured thick": (s) => {
     s.dough.feel = "batter";
-    s.dough.hydration = 240;
+    s.dough.hydration = 380;
+    s.ladle = { volume: 90, thickness: 3 };
+  },
+  "too thin a batter": (s) => {
+    s.dough.feel = "batter";
+    s.dough.hydration = 440;
     s.rest.time = 5;
   },
   "sweet, much leaven, a small sack": (s) => {

@@ -5,8 +5,9 @@ namespace Ystrata.Core.Balls;
 /// <param name="Heaviest">Heaviest ball within tolerance.</param>
 /// <param name="Across">The ball as a sphere.</param>
 /// <param name="RoundThickness">Dough thickness of the finished round, raw.</param>
+/// <param name="Pour">How a batter lies; nothing for what is balled.</param>
 /// <param name="Cut">Where one sheet or log is cut into the pieces; nothing where each is weighed.</param>
-public sealed record BallsSheet(int Count, Grams Mass, Grams Lightest, Grams Heaviest, Millimetres Across, Millimetres RoundThickness, CutSheet? Cut, TraySheet Tray);
+public sealed record BallsSheet(int Count, Grams Mass, Grams Lightest, Grams Heaviest, Millimetres Across, Millimetres RoundThickness, CutSheet? Cut, TraySheet Tray, Pour? Pour);
 
 /// <summary>All the dough as one sheet or log, cut.</summary>
 /// <param name="Whole">Length of the sheet along which it is cut, or of the log.</param>
@@ -61,7 +62,8 @@ public static class BallsStage
             Round.SphereOf(dough.Ball, density),
             Round.ThicknessOf(dough.Ball, SquareCentimetres.OfRound(batch.Shape.RolledTo), density),
             CutOf(dough, spec, density, batch is { Stuffing.Made.End: var end, Route.Filling: { } filling } ? (dough.Ball * filling.Wall.Share.Fraction, end.Density) : null),
-            TrayOf(dough.Ball * dough.Count, dough.Count, spec, density));
+            TrayOf(dough.Ball * dough.Count, dough.Count, spec, density),
+            batch.Route.Poured ? Pour.Of(sheet.Water.Hydration) : null);
     }
 
     // The longest log a bench and two hands roll evenly, mm (empirical).

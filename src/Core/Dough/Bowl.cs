@@ -18,7 +18,7 @@ public sealed class Bowl
     // Empirical, models.md B: what a point of each does to the feel, in points of water.
     private const double FatLoosens = 0.25, MoreFatLoosens = 0.10, MoreFatFrom = 10, SugarLoosens = 0.35, SolidsBind = 0.6;
 
-    /// <summary>Water a batter pours with, points of flour: the middle of 150 to 220 (empirical).</summary>
+    /// <summary>Water of a batter that is made by feel, points of flour: a usual one (empirical).</summary>
     public const double BatterHydration = 180;
 
     // Volume of a batter from its parts: dry solids of flour pack to about this, kg/l (empirical).

@@ -84,10 +84,10 @@ public sealed record DoughSheet(
 /// <summary>Stage 1: from whatever figure the cook has to grams of everything.</summary>
 public static class DoughStage
 {
-    private const double StiffBelow = -8, OnTargetWithin = 3, StickyAbove = 8, BatterFrom = 150;
+    private const double StiffBelow = -8, OnTargetWithin = 3, StickyAbove = 8;
 
-    // A batter pours from 150 and runs off the pan over 220 points of water (empirical).
-    private const double PoursFrom = BatterFrom - Bowl.BatterHydration, PoursTo = 220 - Bowl.BatterHydration;
+    // A batter's marks against the one that is made by feel.
+    private const double PoursFrom = Pour.From - Bowl.BatterHydration, PoursTo = Pour.To - Bowl.BatterHydration;
 
     private static readonly FeelMarks DoughMarks = new(new(StiffBelow), new(-OnTargetWithin), new(OnTargetWithin), new(StickyAbove));
     private static readonly FeelMarks BatterMarks = new(new(PoursFrom), new(PoursFrom), new(PoursTo), new(PoursTo));
@@ -198,7 +198,7 @@ public static class DoughStage
             <= PoursTo => DoughFeel.Pours,
             _ => DoughFeel.TooThin,
         }
-        : now.Hydration.Value > BatterFrom
+        : now.Hydration.Value > Pour.From
         ? DoughFeel.Batter
         : now.Gap.Value switch
         {

@@ -63,6 +63,9 @@ public enum NoteCode
     WarmFirst,
     PouredThin,
     PouredThick,
+
+    /// <summary>A thin batter does not lie as thick as that.</summary>
+    PouredRuns,
     PouredWide,
     SaltLow,
     SaltHigh,
@@ -347,6 +350,9 @@ public enum MendCode
 
     /// <summary>A smaller ladle.</summary>
     LadleTo,
+
+    /// <summary>Spread to another thickness.</summary>
+    SpreadTo,
 
     /// <summary>The dough's rest in the fridge.</summary>
     RestInFridge,

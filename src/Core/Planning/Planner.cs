@@ -97,7 +97,7 @@ public static class Planner
             .. DoughNotes.Of(batch, dough),
             .. RestNotes.Of(batch, rest),
             .. BallsNotes.Of(balls),
-            .. route.Poured ? LadleNotes.Of(spec.Ladle, roll) : [],
+            .. balls.Pour is { } pour ? LadleNotes.Of(spec.Ladle, pour, roll) : [],
             .. route.Folds ? LaminationNotes.OfSheet(spec.Sheet, sheet, fold.Nominal > 1, rest) : [],
             .. GarlicNotes.Of(batch),
             .. WarmNotes.Of(batch, raw, pan),

@@ -76,7 +76,10 @@ public class DoughTests
     [Theory]
     [InlineData(130, DoughFeel.TooThick)]
     [InlineData(180, DoughFeel.Pours)]
-    [InlineData(240, DoughFeel.TooThin)]
+    [InlineData(240, DoughFeel.Pours)]
+    // One cup of flour to two of water.
+    [InlineData(377, DoughFeel.Pours)]
+    [InlineData(420, DoughFeel.TooThin)]
     public void A_batter_has_a_feel_of_its_own(double hydration, DoughFeel feel) =>
         Assert.Equal(feel, Dough(d => d with { Feel = Feel.Batter, Hydration = new(hydration) }).Water.Feel);
 

@@ -51,6 +51,48 @@ public class LadleTests
         Assert.False(Breads.Plan(Batter()).Has(code));
     }
 
+    [Theory]
+    [InlineData(160)]
+    [InlineData(180)]
+    [InlineData(260)]
+    [InlineData(377)]
+    public void A_thin_batter_is_spread_thin_and_cooks_the_sooner(double hydration)
+    {
+        BatchSpec Of(double water) => Batter() is var b ? b with { Dough = b.Dough with { Hydration = new(water) } } : b;
+        var plan = Breads.Plan(Of(hydration));
+        var pour = plan.Balls.Pour!;
+        Assert.InRange(pour.ByItself.Value, pour.Good.Least.Value, pour.Good.Most.Value);
+
+        // As it lies it is right, and comes off cooked; a thinner batter lies flatter, wider and is turned no later.
+        BatchSheet Lying(double water) => Breads.Plan(Of(water) is var s ? s with { Ladle = s.Ladle with { Thickness = Breads.Plan(s).Balls.Pour!.ByItself } } : s);
+        var (lying, thinner) = (Lying(hydration), Lying(hydration + 20));
+        Assert.DoesNotContain(lying.Notes, n => n.Code is NoteCode.PouredThin or NoteCode.PouredThick or NoteCode.PouredRuns);
+        Assert.Null(lying.Pan.Program.Failure);
+        Assert.True(thinner.Balls.Pour!.ByItself.Value <= pour.ByItself.Value && thinner.Roll.Across.Value >= lying.Roll.Across.Value);
+        Assert.True(thinner.Pan.Program.Turns[0].Time.Value <= lying.Pan.Program.Turns[0].Time.Value + 1);
+    }
+
+    [Fact]
+    public void A_thin_batter_poured_thick_runs_on_and_is_spread_as_it_lies()
+    {
+        var spec = Batter(90, 3) is var b ? b with { Dough = b.Dough with { Hydration = new(380) } } : Batter();
+        var note = Breads.Plan(spec).The(NoteCode.PouredRuns);
+        var mend = note.Mends!.Single();
+
+        Assert.Equal(MendCode.SpreadTo, mend.Code);
+        Assert.False(Breads.Plan(mend.On(spec)).Has(NoteCode.PouredRuns));
+        Assert.Equal(spec.Ladle.Volume, mend.Ladle!.Volume);
+        // At 180 three millimetres are as it lies.
+        Assert.DoesNotContain(Breads.Plan(Batter(90, 3)).Notes, n => n.Stage == Stage.Balls && n.Severity != Severity.Right);
+    }
+
+    [Theory]
+    [InlineData(501)]
+    [InlineData(1000)]
+    [InlineData(-5)]
+    public void A_batter_of_so_much_water_is_none(double hydration) =>
+        Assert.Equal("dough.hydration", Assert.Single(Breads.Refused(Batter() is var b ? b with { Dough = b.Dough with { Hydration = new(hydration) } } : b, Breads.Kitchen)).Field);
+
     [Fact]
     public void A_batter_stands_and_neither_shrinks_nor_tears()
     {

@@ -1205,6 +1205,7 @@ export interface components {
             roundThickness: components["schemas"]["Millimetres"];
             cut: null | components["schemas"]["CutSheet"];
             tray: components["schemas"]["TraySheet"];
+            pour: null | components["schemas"]["Pour"];
         };
         /** @description A ball, fixed by its mass or by the round it makes. Both figures are kept, so that switching loses neither. */
         BallsSpec: {
@@ -3064,7 +3065,7 @@ export interface components {
             ladle?: null | components["schemas"]["LadleSpec"];
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "saltLast" | "stirLonger" | "bindMore" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "moreTrays" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo" | "restInFridge";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "saltLast" | "stirLonger" | "bindMore" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "moreTrays" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo" | "spreadTo" | "restInFridge";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -3117,7 +3118,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingLoose" | "fillingUntil" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredRuns" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingLoose" | "fillingUntil" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -3512,6 +3513,13 @@ export interface components {
             pinned: boolean;
             brings: components["schemas"]["Brings"];
         };
+        /** @description How a batter of so much water lies where it is poured. */
+        Pour: {
+            /** @description So thick it comes to lie by itself. */
+            byItself: components["schemas"]["Millimetres"];
+            /** @description Spread thinner it sticks and tears; thicker it runs on, or stays raw inside. */
+            good: components["schemas"]["RangeOfMillimetres"];
+        };
         /**
          * @description How a cup of powder was filled; it changes what the cup weighs.
          * @enum {unknown}
@@ -3745,6 +3753,11 @@ export interface components {
         RangeOfGrams: {
             least: components["schemas"]["Grams"];
             most: components["schemas"]["Grams"];
+        };
+        /** @description A stretch in which a figure is good. */
+        RangeOfMillimetres: {
+            least: components["schemas"]["Millimetres"];
+            most: components["schemas"]["Millimetres"];
         };
         /** @description A stretch in which a figure is good. */
         RangeOfPercent: {

@@ -35,15 +35,16 @@
       value={ladle.thickness}
       step={0.1}
       unit="mm"
-      from={1}
+      from={0.5}
       to={8}
-      good={{ least: 1.2, most: 6 }}
+      good={sheet.balls.pour?.good ?? { least: 1.2, most: 6 }}
       onchange={(v) => (ladle.thickness = v)}
     />
     <dl class="mt-1 grid grid-cols-2 gap-3">
       <Figure label={m.pieces()} value={number(sheet.balls.count, 0)} />
       <Figure label={m.ladle_weighs()} value={amount(sheet.balls.mass, "g")} />
       <Figure label={m.poured_across()} value={amount(round, "mm")} />
+      {#if sheet.balls.pour}<Figure label={m.pours_to()} value={amount(sheet.balls.pour.byItself, "mm")} />{/if}
       <Figure label={m.batter_density()} value={m.per_ml({ value: number(sheet.dough.density, 2) })} />
     </dl>
   </div>

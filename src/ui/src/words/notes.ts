@@ -43,6 +43,7 @@ const words: Record<NoteCode, [(q: Said) => string, (q: Said) => string]> = {
   warmFirst: [m.note_warm_first, m.note_warm_first_more],
   pouredThin: [m.note_poured_thin, m.note_poured_thin_more],
   pouredThick: [m.note_poured_thick, m.note_poured_thick_more],
+  pouredRuns: [m.note_poured_runs, m.note_poured_runs_more],
   pouredWide: [m.note_poured_wide, m.note_poured_wide_more],
   saltLow: [m.note_salt_low, m.note_salt_low_more],
   saltHigh: [m.note_salt_high, m.note_salt_high_more],
@@ -164,6 +165,7 @@ const mends: Record<MendCode, (q: Said) => string> = {
   ladleTo: m.mend_ladle_to,
   moreTrays: m.mend_more_trays,
   saltLast: m.mend_salt_last,
+  spreadTo: m.mend_spread_to,
   restInFridge: m.mend_rest_in_fridge,
 };
 
