@@ -9,7 +9,7 @@ const dials: [field: string, range: string][] = [
   ["start.pieces", "From 1 to 500."],
   ["balls.mass", "From 5 g to 1\u202f000 g."],
   ["balls.smallOne", "From 5 g to 1\u202f000 g."],
-  ["dough.hydration", "From 20 % to 300 %."],
+  ["dough.hydration", "From 20 % to 500 %."],
   ["dough.fat.amount.share", "From 0 % to 60 %."],
   ["dough.salt.amount.share", "From 0 % to 6 %."],
   ["rest.time", "From 0 min to 2\u202f880 min."],

@@ -249,7 +249,7 @@ test.describe("files of something else", () => {
     await page.getByLabel("Take a file in").setInputFiles(file("kitchen.json", whole.replace('"hydration":58', '"hydration":9000')));
     const dialog = page.getByRole("dialog");
     await expect(dialog.getByRole("alert")).toContainText("1 lines cannot be taken");
-    await expect(dialog.locator("[data-line]")).toContainText("hydration: From 20 % to 300 %");
+    await expect(dialog.locator("[data-line]")).toContainText("hydration: From 20 % to 500 %");
     await expect(dialog.getByRole("button", { name: /^Take in/ })).toHaveCount(0);
   });
 
