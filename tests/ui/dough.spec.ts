@@ -20,6 +20,19 @@ test("the ledger takes other flours, liquids, fats and additions", async ({ benc
   await bench.kept();
 });
 
+test("a walnut of ghee, two fists, a heaped spoon: amounts are read as they are said", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await page.getByRole("button", { name: "Fix Ghee as it is" }).click();
+  await bench.grams("ghee").fill("a walnut of ghee");
+  await expect(bench.grams("ghee")).toHaveValue(/walnut|28 g/);
+  await expect(bench.number("Ghee, percent of flour")).toHaveValue(/^2\.\d/);
+  await bench.open("Balls");
+  await bench.set("One ball", "60");
+  await expect(page.getByText("like a lemon")).toBeVisible();
+  await bench.set("One ball", "80");
+  await expect(page.getByText("like a lemon")).toHaveCount(0);
+});
+
 test("another fat goes in at equal fat, by weight and by spoon", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   await expect(bench.grams("ghee")).toHaveValue("35 g");

@@ -5,9 +5,10 @@ namespace Ystrata.Core.Balls;
 /// <param name="Heaviest">Heaviest ball within tolerance.</param>
 /// <param name="Across">The ball as a sphere.</param>
 /// <param name="RoundThickness">Dough thickness of the finished round, raw.</param>
+/// <param name="Like">What a ball is like in the hand; nothing where nothing comes near.</param>
 /// <param name="Pour">How a batter lies; nothing for what is balled.</param>
 /// <param name="Cut">Where one sheet or log is cut into the pieces; nothing where each is weighed.</param>
-public sealed record BallsSheet(int Count, Grams Mass, Grams Lightest, Grams Heaviest, Millimetres Across, Millimetres RoundThickness, CutSheet? Cut, TraySheet Tray, Pour? Pour);
+public sealed record BallsSheet(int Count, Grams Mass, Grams Lightest, Grams Heaviest, Millimetres Across, Millimetres RoundThickness, CutSheet? Cut, TraySheet Tray, Pour? Pour, Likeness? Like);
 
 /// <summary>All the dough as one sheet or log, cut.</summary>
 /// <param name="Whole">Length of the sheet along which it is cut, or of the log.</param>
@@ -63,7 +64,8 @@ public static class BallsStage
             Round.ThicknessOf(dough.Ball, SquareCentimetres.OfRound(batch.Shape.RolledTo), density),
             CutOf(dough, spec, density, batch is { Stuffing.Made.End: var end, Route.Filling: { } filling } ? (dough.Ball * filling.Wall.Share.Fraction, end.Density) : null),
             TrayOf(dough.Ball * dough.Count, dough.Count, spec, density),
-            batch.Route.Poured ? Pour.Of(sheet.Water.Hydration) : null);
+            batch.Route.Poured ? Pour.Of(sheet.Water.Hydration) : null,
+            batch.Route.Poured ? null : Likeness.Of(dough.Ball));
     }
 
     // The longest log a bench and two hands roll evenly, mm (empirical).

@@ -53,12 +53,19 @@ public static partial class AmountReader
         }
 
         PowderFill? fill = null;
-        var words = rest.Split([' ', '.'], StringSplitOptions.RemoveEmptyEntries).Where(w => w is not ("of" or "a" or "an")).ToList();
+        var heap = 1.0;
+        // What it is of, is known.
+        var words = Of().Split(rest, 2)[0].Split([' ', '.'], StringSplitOptions.RemoveEmptyEntries).Where(w => w is not ("of" or "a" or "an")).ToList();
         for (var i = words.Count - 1; i >= 0; i--)
         {
             if (FillOf(words[i]) is { } said)
             {
                 fill = said;
+                words.RemoveAt(i);
+            }
+            else if (words.Count > 1 && HeapOf(words[i]) is { } more)
+            {
+                heap = more;
                 words.RemoveAt(i);
             }
         }
@@ -67,7 +74,9 @@ public static partial class AmountReader
         double? each = unit.Length == 0
             ? MassOf(ounces ? "oz" : "g")
             : MassOf(unit) is { } mass ? mass
-            : VolumeOf(unit, measuring) is { } volume ? Vessels.Weigh(volume, item.Density, fill ?? measuring.FillOf(item)).Value
+            : OwnOf(unit, measuring) is { } own ? Vessels.Weigh(own, item.Density, fill ?? measuring.FillOf(item)).Value * heap
+            : Likeness.Read(unit, item) is { } like ? like.Value
+            : VolumeOf(unit, measuring) is { } volume ? Vessels.Weigh(volume, item.Density, fill ?? measuring.FillOf(item)).Value * heap
             : null;
         if (each is not { } one)
         {
@@ -96,27 +105,38 @@ public static partial class AmountReader
         _ => null,
     };
 
-    private static Millilitres? VolumeOf(string unit, Measuring measuring)
+    // Heaped and rounded over level, of what is dry or stiff (empirical).
+    private static double? HeapOf(string word) => word switch
     {
-        // An own vessel comes first: "cup" may be the name of the cook's own.
-        var own = measuring.Own.FirstOrDefault(v => v.Name.Equals(unit, StringComparison.OrdinalIgnoreCase) || Plural(v.Name).Equals(unit, StringComparison.OrdinalIgnoreCase))
-            ?? measuring.Own.FirstOrDefault(v => v.Name.Split(' ')[^1] is var last && (last.Equals(unit, StringComparison.OrdinalIgnoreCase) || Plural(last).Equals(unit, StringComparison.OrdinalIgnoreCase)));
-        return own?.Volume ?? unit switch
-        {
-            "c" or "cup" or "cups" => measuring.CupVolume,
-            "us cup" or "us cups" => Vessels.CupUs,
-            "metric cup" or "metric cups" => Vessels.CupMetric,
-            "legal cup" or "legal cups" => Vessels.CupLegal,
-            "tbsp" or "tbs" or "tbsps" or "tablespoon" or "tablespoons" => Vessels.Tablespoon,
-            "tsp" or "tsps" or "teaspoon" or "teaspoons" => Vessels.Teaspoon,
-            "pinch" or "pinches" => new(Vessels.Teaspoon.Value * PinchOfTeaspoon),
-            "ml" or "millilitre" or "millilitres" or "milliliter" or "milliliters" => new Millilitres(1),
-            "cl" => new Millilitres(10),
-            "dl" => new Millilitres(100),
-            "l" or "litre" or "litres" or "liter" or "liters" => new Millilitres(1000),
-            _ => null,
-        };
-    }
+        "heaped" or "heaping" => 1.5,
+        "rounded" => 1.25,
+        _ => null,
+    };
+
+    // An own vessel comes first: "cup", or "lemon", may be the name of the cook's own.
+    private static Millilitres? OwnOf(string unit, Measuring measuring) =>
+        (measuring.Own.FirstOrDefault(v => v.Name.Equals(unit, StringComparison.OrdinalIgnoreCase) || Plural(v.Name).Equals(unit, StringComparison.OrdinalIgnoreCase))
+            ?? measuring.Own.FirstOrDefault(v => v.Name.Split(' ')[^1] is var last && (last.Equals(unit, StringComparison.OrdinalIgnoreCase) || Plural(last).Equals(unit, StringComparison.OrdinalIgnoreCase))))?.Volume;
+
+    private static Millilitres? VolumeOf(string unit, Measuring measuring) => unit switch
+    {
+        "c" or "cup" or "cups" => measuring.CupVolume,
+        "us cup" or "us cups" => Vessels.CupUs,
+        "metric cup" or "metric cups" => Vessels.CupMetric,
+        "legal cup" or "legal cups" => Vessels.CupLegal,
+        "tbsp" or "tbs" or "tbsps" or "tablespoon" or "tablespoons" or "big spoon" or "big spoons" => Vessels.Tablespoon,
+        "tsp" or "tsps" or "teaspoon" or "teaspoons" or "small spoon" or "small spoons" => Vessels.Teaspoon,
+        "dessert spoon" or "dessert spoons" or "dessertspoon" or "dessertspoons" => Vessels.DessertSpoon,
+        "tea cup" or "tea cups" or "teacup" or "teacups" or "small bowl" or "small bowls" => Vessels.TeaCup,
+        "mug" or "mugs" => Vessels.Mug,
+        "ladle" or "ladles" => Vessels.Ladle,
+        "pinch" or "pinches" => new(Vessels.Teaspoon.Value * PinchOfTeaspoon),
+        "ml" or "millilitre" or "millilitres" or "milliliter" or "milliliters" => new Millilitres(1),
+        "cl" => new Millilitres(10),
+        "dl" => new Millilitres(100),
+        "l" or "litre" or "litres" or "liter" or "liters" => new Millilitres(1000),
+        _ => null,
+    };
 
     private static string Plural(string name) => name.EndsWith('s') || name.EndsWith('h') ? name + "es" : name + "s";
 
@@ -141,7 +161,9 @@ public static partial class AmountReader
             return (double.Parse(digits, NumberStyles.Float, CultureInfo.InvariantCulture), text[d.Length..]);
         }
 
-        return WordNumber().Match(text) is { Success: true } w ? (w.Groups[1].Value == "half" ? 0.5 : 1, text[w.Length..]) : (null, text);
+        return WordNumber().Match(text) is { Success: true } w ? (CountOf(w.Groups[1].Value), text[w.Length..])
+            // "lemon-sized": one of it.
+            : Sized().IsMatch(text) ? (1, " " + text) : (null, text);
     }
 
     [GeneratedRegex(@"[\s\u00a0\u202f]+")]
@@ -159,6 +181,16 @@ public static partial class AmountReader
     [GeneratedRegex(@"^(?:\d{1,3}(?: \d{3})+(?!\d)|\d{1,9})(?:[.,]\d{1,9})?(?![\d.,/⁄])")]
     private static partial Regex Decimal();
 
-    [GeneratedRegex(@"^(half|an|a)(?= )")]
+    private static double CountOf(string word) => word == "half" ? 0.5 : Math.Max(Array.IndexOf(Numbers, word), 1);
+
+    private static readonly string[] Numbers = ["", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"];
+
+    [GeneratedRegex(@"(?<= )of ")]
+    private static partial Regex Of();
+
+    [GeneratedRegex(@"^[a-z' -]+[- ]sized?\b")]
+    private static partial Regex Sized();
+
+    [GeneratedRegex(@"^(half|an|a|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?= )")]
     private static partial Regex WordNumber();
 }

@@ -17,6 +17,9 @@ public static class Vessels
     public static readonly Millilitres Tablespoon = new(15);
     public static readonly Millilitres Teaspoon = new(5);
 
+    /// <summary>What kitchens have about so big; a vessel of the cook's own by that name goes before (empirical).</summary>
+    public static readonly Millilitres DessertSpoon = new(10), TeaCup = new(150), Mug = new(300), Ladle = new(60);
+
     // Empirical, against the listed (spooned) density of a powder.
     private const double Sifted = 0.90;
     private const double Scooped = 1.14;

@@ -54,6 +54,60 @@ public class AmountReaderTests
         }
     }
 
+    [Theory]
+    [InlineData("a golf ball", 48)]
+    [InlineData("golf-ball-sized", 48)]
+    [InlineData("lemon-sized", 60)]
+    [InlineData("half a lemon", 30)]
+    [InlineData("two fists", 600)]
+    [InlineData("2 tennis balls", 350)]
+    [InlineData("a walnut of ghee", 28)]
+    [InlineData("a hen's egg", 58)]
+    [InlineData("one tangerine", 100)]
+    public void What_a_cook_likens_it_to_is_an_amount(string text, double grams) => Assert.Equal(grams, Read(text, "ghee").Mass!.Value.Value, 9);
+
+    [Theory]
+    [InlineData("a heaped tbsp", 22.5)]
+    [InlineData("1 rounded teaspoon", 6.25)]
+    [InlineData("2 level tbsp", 30)]
+    [InlineData("3 big spoons", 45)]
+    [InlineData("a small spoon", 5)]
+    [InlineData("a dessert spoon", 10)]
+    [InlineData("two tea cups", 300)]
+    [InlineData("a mug of water", 300)]
+    [InlineData("3 small bowls", 450)]
+    // The kitchen's own ladle goes before the usual one.
+    [InlineData("a ladle", 80)]
+    public void Spoons_and_bowls_go_by_the_names_they_have(string text, double grams) => Assert.Equal(grams, Read(text).Mass!.Value.Value, 9);
+
+    [Fact]
+    public void A_likeness_that_was_weighed_is_the_cooks_own_and_what_is_measured_is_none()
+    {
+        var weighed = Kitchen with { Own = [.. Kitchen.Own, new Vessel("v3", "lemon", new(75))] };
+        Assert.Equal(75, AmountReader.Read("a lemon", Breads.Larder["water"], weighed).Mass!.Value.Value, 9);
+
+        // Two walnuts of walnut are no two balls.
+        Assert.Equal(AmountTrouble.UnknownVessel, Read("2 walnuts", "walnut").Trouble);
+        Assert.Equal(AmountTrouble.UnknownVessel, Read("a melon").Trouble);
+        Assert.Equal(AmountTrouble.NotRead, Read("heaped").Trouble);
+    }
+
+    [Theory]
+    [InlineData(28, LikeA.Walnut, 1)]
+    [InlineData(50, LikeA.GolfBall, 1)]
+    [InlineData(61, LikeA.Lemon, 1)]
+    [InlineData(105, LikeA.Tangerine, 1)]
+    [InlineData(170, LikeA.TennisBall, 1)]
+    [InlineData(620, LikeA.Fist, 2)]
+    public void A_ball_is_like_the_nearest_thing(double grams, LikeA like, int count) => Assert.Equal(new Likeness(like, count), Likeness.Of(new(grams)));
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(5)]
+    [InlineData(80)]
+    [InlineData(2000)]
+    public void What_nothing_comes_near_is_like_nothing(double grams) => Assert.Null(Likeness.Of(new(grams)));
+
     [Fact]
     public void A_kitchen_that_weighs_in_ounces_means_them() => Assert.Equal(56.699, Read("2", ounces: true).Mass!.Value.Value, 3);
 

@@ -1206,6 +1206,7 @@ export interface components {
             cut: null | components["schemas"]["CutSheet"];
             tray: components["schemas"]["TraySheet"];
             pour: null | components["schemas"]["Pour"];
+            like: null | components["schemas"]["Likeness"];
         };
         /** @description A ball, fixed by its mass or by the round it makes. Both figures are kept, so that switching loses neither. */
         BallsSpec: {
@@ -2891,6 +2892,17 @@ export interface components {
          * @enum {unknown}
          */
         LessonKind: "thirst" | "squeeze" | "bowlLoss" | "panTime" | "cookOff" | "handTime";
+        /**
+         * @description What cooks liken a ball to.
+         * @enum {unknown}
+         */
+        LikeA: "walnut" | "golfBall" | "egg" | "lemon" | "tangerine" | "tennisBall" | "fist";
+        /** @description So many of what a ball is likened to. */
+        Likeness: {
+            like: components["schemas"]["LikeA"];
+            /** Format: int32 */
+            count: number;
+        };
         /** @description What a number may be. */
         Limit: {
             /** @description Path in the spec, list places left empty: `fold.steps[].mass`. */

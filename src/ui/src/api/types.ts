@@ -113,6 +113,7 @@ export type WhatIfSheet = Schemas["WhatIfSheet"];
 export type ComparedView = Schemas["ComparedView"];
 export type Complaint = Schemas["Complaint"];
 export type FigureName = Schemas["FigureName"];
+export type Likeness = Schemas["Likeness"];
 export type LearnedFigure = Schemas["LearnedFigure"];
 export type LessonKind = Schemas["LessonKind"];
 export type LogLine = Schemas["LogLine"];

@@ -1,10 +1,10 @@
 <script lang="ts">
-  let { label, value, tone = "" }: { label: string; value: string; tone?: "" | "bad" | "good" } = $props();
+  let { label, value, tone = "", note = "" }: { label: string; value: string; tone?: "" | "bad" | "good"; note?: string } = $props();
 </script>
 
 <div class="min-w-0">
   <dt class="text-[13px] leading-tight text-mute">{label}</dt>
   <dd class="font-head text-[21px] leading-tight font-bold {tone === 'bad' ? 'text-chilli' : tone === 'good' ? 'text-leaf' : ''}">
-    {value}
+    {value}{#if note}<span class="ms-2 font-text text-[15px] font-normal text-mute">{note}</span>{/if}
   </dd>
 </div>

@@ -1,4 +1,5 @@
 import type {
+  Likeness,
   Allergen,
   Trait,
   Colour,
@@ -266,6 +267,19 @@ export const allergenName: Record<Allergen, () => string> = {
   molluscs: m.allergen_molluscs,
   sulphites: m.allergen_sulphites,
 };
+
+const likes: Record<Likeness["like"], () => string> = {
+  walnut: m.like_walnut,
+  golfBall: m.like_golf_ball,
+  egg: m.like_egg,
+  lemon: m.like_lemon,
+  tangerine: m.like_tangerine,
+  tennisBall: m.like_tennis_ball,
+  fist: m.like_fist,
+};
+
+/** What a ball is like in the hand. */
+export const likeName = ({ like, count }: Likeness): string => (count > 1 ? m.like_fists({ count }) : likes[like]());
 
 export const traitName: Record<Trait, () => string> = {
   spoils: m.trait_spoils,

@@ -5,6 +5,7 @@
   import Dial from "../../parts/Dial.svelte";
   import Figure from "../../parts/Figure.svelte";
   import { amount } from "../../words/format";
+  import { likeName } from "../../words/names";
   import Cut from "./Cut.svelte";
   import { ballFollows, fixBall } from "../dough/ledger";
   import type { StageProps } from "../props";
@@ -77,7 +78,7 @@
       onchange={(v) => (spec.roll.diameter = v)}
     />
     <dl class="mt-1 grid grid-cols-2 gap-3">
-      <Figure label={m.one_ball()} value={amount(sheet.balls.mass, "g")} />
+      <Figure label={m.one_ball()} value={amount(sheet.balls.mass, "g")} note={sheet.balls.like ? likeName(sheet.balls.like) : ""} />
       <Figure label={m.ball_across()} value={amount(sheet.balls.across, "mm")} />
       <Figure label={m.round_raw()} value={amount(sheet.balls.roundThickness, "mm")} />
       <Figure
