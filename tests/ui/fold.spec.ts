@@ -22,6 +22,22 @@ test("steps are moved by keys and stay in hand", async ({ bench }) => {
   expect(await bench.steps()).toEqual(["letter", "brush", "letter"]);
 });
 
+test("a fold goes across or along: the letter turned, its creases run the other way", async ({ bench, page }) => {
+  const creases = async () =>
+    bench
+      .step(0)
+      .locator("line, path")
+      .evaluateAll((all) => all.map((e) => e.outerHTML).join(""));
+  const across = await creases();
+  await bench.step(0).click();
+  await page.getByRole("radio", { name: "Along, into a strip" }).click();
+  await expect(bench.step(0)).toContainText("along");
+  await expect.poll(creases).not.toBe(across);
+  await page.getByRole("radio", { name: "Across", exact: true }).click();
+  await expect(bench.step(0)).not.toContainText("along");
+  await expect.poll(creases).toBe(across);
+});
+
 test("a step taken out comes back where it was", async ({ bench, page }) => {
   await bench.step(1).press("Delete");
   expect(await bench.steps()).toEqual(["letter", "letter"]);

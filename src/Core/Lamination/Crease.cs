@@ -1,5 +1,15 @@
 namespace Ystrata.Core.Lamination;
 
+/// <summary>Which way a fold goes (models.md D).</summary>
+public enum FoldWay
+{
+    /// <summary>Across the longer side, which gets shorter.</summary>
+    Across,
+
+    /// <summary>Along it, into a strip: for a coil, or a thick square.</summary>
+    Along,
+}
+
 /// <summary>A line along which a flat piece is folded.</summary>
 /// <param name="Line">Where, in mm of the plan.</param>
 /// <param name="Beyond">True when the part at greater x or y moves.</param>
@@ -8,8 +18,8 @@ namespace Ystrata.Core.Lamination;
 public sealed record Crease(Axis Axis, double Line, bool Beyond, bool Under, double? Wedge = null)
 {
     // A round is folded top to bottom, its half-moon side to side, a wedge about the line through its point.
-    internal static Crease Half(Form piece) => piece.Piles.Count > 1
-        ? At(piece, piece.Along, 0.5, beyond: true)
+    internal static Crease Half(Form piece, FoldWay way) => piece.Piles.Count > 1 || (way == FoldWay.Along && piece.Outline is not (Outline.Round or Outline.Wedge))
+        ? At(piece, piece.AxisOf(way), 0.5, beyond: true)
         : piece.Outline switch
         {
             Outline.Round => At(piece, Axis.Y, 0.5, beyond: false),

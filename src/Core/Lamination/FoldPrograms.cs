@@ -11,7 +11,7 @@ public static class FoldPrograms
     private static readonly Grams UsualBall = new(80);
 
     public static IReadOnlyList<string> Ids { get; } =
-        ["halves", "letters", "envelope", "overlap", "pleatCoil", "coils", "cone", "strips", "ribbons", "enclosed", "starchLog", "parcel"];
+        ["halves", "letters", "envelope", "overlap", "stripCoil", "pleatCoil", "coils", "cone", "strips", "ribbons", "enclosed", "starchLog", "parcel"];
 
     /// <param name="spec">The batch whose fat, flour and rest they take.</param>
     public static IReadOnlyList<FoldProgram> For(BatchSpec spec, Grams ball)
@@ -36,8 +36,9 @@ public static class FoldPrograms
         [
             Of("halves", 240, 4, 1, [new HalfStep(), Brush(2), new DustStep(flour, G(0.5)), new HalfStep()]),
             Of("letters", 270, 6, 0, [new LetterStep(), Brush(2), new LetterStep()], 262),
-            Of("envelope", 270, 5, 0, [new EnvelopeStep(Overlap: false)], 262),
+            Of("envelope", 270, 5, 0, [Brush(2, LaidOn.Board), new EnvelopeStep(Overlap: false)], 262),
             Of("overlap", 270, 6, 1, [new EnvelopeStep(Overlap: true)], 262),
+            Of("stripCoil", 340, 6, 1, [new LetterStep(FoldWay.Along), Brush(2), new DustStep(flour, G(0.5)), new HalfStep(FoldWay.Along), new StretchStep(1.5), Brush(1), new CoilStep(), new RestStep(new(20))], 220),
             Of("pleatCoil", 360, 7, 1, [Brush(3, LaidOn.Board), new AccordionStep(12), new StretchStep(1.5), new CoilStep(), new RestStep(new(20))]),
             Of("coils", 340, 8, 1, [Brush(2, LaidOn.Board), new MatRollStep(), new StretchStep(1.3), new CoilStep(), new RestStep(new(20))]),
             Of("cone", 280, 5, 1, [new ConeStep(5)]),

@@ -109,6 +109,9 @@ public sealed record Form(Outline Outline, Layout Layout, int Count = 1, int Rib
     /// <summary>A fold, cut or stretch is along the longer side.</summary>
     public Axis Along => Layout.Width > Layout.Length + 1e-6 ? Axis.Y : Axis.X;
 
+    /// <summary>The axis a fold goes on; what is as long as it is wide has none of its own, and is folded lengthwise across.</summary>
+    internal Axis AxisOf(FoldWay way) => way == FoldWay.Across ? Along : Along == Axis.X ? Axis.Y : Axis.X;
+
     /// <summary>Rolls until the area is that of a round of this diameter; a piece that is already bigger stays as it is.</summary>
     public Form RolledTo(Millimetres diameter)
     {
@@ -132,12 +135,13 @@ public sealed record Form(Outline Outline, Layout Layout, int Count = 1, int Rib
     }
 
     /// <summary>The same, of a piece that lies even and is folded once: a round becomes a half-moon, that a wedge.</summary>
-    internal Form Halved(IReadOnlyList<Crease> creases, int step) => Creased(creases, step) with
+    internal Form Halved(IReadOnlyList<Crease> creases, FoldWay way, int step) => Creased(creases, step) with
     {
         Outline = Piles.Count > 1 ? Outline.Block : Outline switch
         {
             Outline.Round => Outline.HalfMoon,
-            Outline.HalfMoon or Outline.Wedge => Outline.Wedge,
+            Outline.HalfMoon when way == FoldWay.Across => Outline.Wedge,
+            Outline.Wedge => Outline.Wedge,
             _ => Outline.Block,
         },
     };

@@ -93,6 +93,8 @@ public static class Reverse
             yield return Of(folds.Any(f => f is LetterStep) ? "letters" : "halves", For(folds.Aggregate(1, (n, f) => n * (f is LetterStep ? 3 : 2))), [.. folds.SelectMany((f, i) => i == 0 ? [f] : new[] { brush, f })]);
         }
 
+        // Folded along into a strip of six leaves, wound on edge.
+        yield return Of("stripCoil", widest, board, new LetterStep(FoldWay.Along), brush, new HalfStep(FoldWay.Along), new StretchStep(1.5), new CoilStep());
         for (var pleats = 3; pleats <= Math.Min(wanted.Leaves + 2, 24); pleats++)
         {
             yield return Of("pleats", For(pleats), board, new AccordionStep(pleats));

@@ -54,6 +54,7 @@ public static class Schools
             Roll = new(new(180), new(30), RollBy.Hand),
             Pan = Plain.Pan with { Fat = Staples.NeutralOil },
         }),
+        Folded("stripCoil", Feel.Soft, 62, s => s with { Roll = new(new(160), new(20), RollBy.Hand) }),
         Folded("envelope", Feel.Soft, 62),
         Folded("cone", Feel.Medium, 58),
         Folded("strips", Feel.Soft, 62),
@@ -66,7 +67,7 @@ public static class Schools
             Dough = DoughSpec.Of(Staples.WhiteFlour, Feel.Medium, 60, Staples.OtherOil, 3) with { WaterBy = WaterBy.Feel, Liquids = [new(Staples.Puree, Amount.TheRest)] },
             Rest = RestSpec.CoveredFor(60),
             Sheet = Plain.Sheet with { Fat = Staples.OtherOil },
-            Pan = Plain.Pan with { Temperature = new(195), Fat = Staples.OtherOil },
+            Pan = Plain.Pan with { Temperature = new(190), Fat = Staples.OtherOil },
         }),
         new("stuffed", Plain with
         {

@@ -1,7 +1,7 @@
 namespace Ystrata.Core.Lamination;
 
 /// <summary>Pleats laid flat: top on top and back on back by turns.</summary>
-public sealed record AccordionStep(int Pleats) : FoldStep
+public sealed record AccordionStep(int Pleats, FoldWay Way = FoldWay.Across) : FoldStep
 {
     internal override bool NeedsGluten => true;
 
@@ -10,7 +10,7 @@ public sealed record AccordionStep(int Pleats) : FoldStep
     internal override int Copies(Form piece) => Pleats;
 
     internal override IReadOnlyList<Crease> Creases(Form piece) =>
-        [.. Enumerable.Range(1, Pleats - 1).Select(i => Crease.At(piece, piece.Along, 1 - i / (double)Pleats, beyond: true, under: i % 2 == 0))];
+        [.. Enumerable.Range(1, Pleats - 1).Select(i => Crease.At(piece, piece.AxisOf(Way), 1 - i / (double)Pleats, beyond: true, under: i % 2 == 0))];
 
     internal override bool Folds => true;
 

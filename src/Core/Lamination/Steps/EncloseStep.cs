@@ -5,11 +5,11 @@ namespace Ystrata.Core.Lamination;
 public sealed record EncloseStep(string Fat, Grams Mass, string Flour, Grams FlourMass) : FoldStep
 {
     internal override Form Apply(Form piece, int index, Kitchen kitchen) =>
-        piece.Coated(Coat.OfPaste(Mass, kitchen[Fat], FlourMass, piece.Area)).Halved(Creases(piece), index);
+        piece.Coated(Coat.OfPaste(Mass, kitchen[Fat], FlourMass, piece.Area)).Halved(Creases(piece), FoldWay.Across, index);
 
     internal override int Copies(Form piece) => 2;
 
-    internal override IReadOnlyList<Crease> Creases(Form piece) => [Crease.Half(piece)];
+    internal override IReadOnlyList<Crease> Creases(Form piece) => [Crease.Half(piece, FoldWay.Across)];
 
     internal override HandUse? Hands => new(HandWork.Enclose);
 

@@ -1,13 +1,13 @@
 namespace Ystrata.Core.Lamination;
 
 /// <summary>Two quarters in, to meet in the middle.</summary>
-public sealed record GateStep : FoldStep
+public sealed record GateStep(FoldWay Way = FoldWay.Across) : FoldStep
 {
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);
 
     internal override int Copies(Form piece) => 2;
 
-    internal override IReadOnlyList<Crease> Creases(Form piece) => Crease.Gate(piece, piece.Along);
+    internal override IReadOnlyList<Crease> Creases(Form piece) => Crease.Gate(piece, piece.AxisOf(Way));
 
     internal override bool Folds => true;
 

@@ -1,13 +1,14 @@
 namespace Ystrata.Core.Lamination;
 
 /// <summary>Half over half: top on top.</summary>
-public sealed record HalfStep : FoldStep
+/// <param name="Way">A round and a wedge have but one.</param>
+public sealed record HalfStep(FoldWay Way = FoldWay.Across) : FoldStep
 {
-    internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Halved(Creases(piece), index);
+    internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Halved(Creases(piece), Way, index);
 
     internal override int Copies(Form piece) => 2;
 
-    internal override IReadOnlyList<Crease> Creases(Form piece) => [Crease.Half(piece)];
+    internal override IReadOnlyList<Crease> Creases(Form piece) => [Crease.Half(piece, Way)];
 
     internal override bool Folds => true;
 

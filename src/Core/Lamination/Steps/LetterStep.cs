@@ -1,13 +1,13 @@
 namespace Ystrata.Core.Lamination;
 
 /// <summary>Two thirds over one: a top on a top, then a top on a back.</summary>
-public sealed record LetterStep : FoldStep
+public sealed record LetterStep(FoldWay Way = FoldWay.Across) : FoldStep
 {
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);
 
     internal override int Copies(Form piece) => 3;
 
-    internal override IReadOnlyList<Crease> Creases(Form piece) => Crease.Letter(piece, piece.Along);
+    internal override IReadOnlyList<Crease> Creases(Form piece) => Crease.Letter(piece, piece.AxisOf(Way));
 
     internal override bool Folds => true;
 

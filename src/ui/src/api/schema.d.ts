@@ -2360,6 +2360,7 @@ export interface components {
             kind: "accordion";
             /** Format: int32 */
             pleats: number;
+            way?: components["schemas"]["FoldWay"];
         };
         /** @description Spread fat over a face. */
         FoldStepBrushStep: {
@@ -2418,16 +2419,20 @@ export interface components {
         FoldStepGateStep: {
             /** @enum {string} */
             kind: "gate";
+            way?: components["schemas"]["FoldWay"];
         };
         /** @description Half over half: top on top. */
         FoldStepHalfStep: {
             /** @enum {string} */
             kind: "half";
+            /** @description A round and a wedge have but one. */
+            way?: components["schemas"]["FoldWay"];
         };
         /** @description Two thirds over one: a top on a top, then a top on a back. */
         FoldStepLetterStep: {
             /** @enum {string} */
             kind: "letter";
+            way?: components["schemas"]["FoldWay"];
         };
         /** @description Roll up like a mat into a rope: top on back all along. */
         FoldStepMatRollStep: {
@@ -2514,6 +2519,12 @@ export interface components {
             /** @description True when they are laid on each other, false when each is a piece of its own. */
             gathered: boolean;
         };
+        /**
+         * @description Which way a fold goes (models.md D).
+         * @default across
+         * @enum {unknown}
+         */
+        FoldWay: "across" | "along";
         FoundProgram: {
             program: components["schemas"]["ComparedProgram"];
             /** @description The ball it takes. */

@@ -170,6 +170,7 @@ export const foldSchool: Record<string, () => string> = {
   envelope: m.school_envelope,
   overlap: m.school_overlap,
   pleats: m.school_pleats,
+  stripCoil: m.school_stripCoil,
   pleatCoil: m.school_pleatCoil,
   coils: m.school_coils,
   cone: m.school_cone,

@@ -14,6 +14,7 @@
     waterFirst: [m.school_waterFirst, m.school_waterFirst_how],
     halves: [m.school_halves, m.school_halves_how],
     letters: [m.school_letters, m.school_letters_how],
+    stripCoil: [m.school_stripCoil, m.school_stripCoil_how],
     coils: [m.school_coils, m.school_coils_how],
     stretched: [m.school_stretched, m.school_stretched_how],
     envelope: [m.school_envelope, m.school_envelope_how],

@@ -51,6 +51,17 @@
     >
   </div>
   <div class="grid gap-x-5">
+    {#if step.kind === "half" || step.kind === "letter" || step.kind === "gate" || step.kind === "accordion"}
+      <Choice
+        label={m.fold_way()}
+        value={step.way ?? "across"}
+        options={[
+          { value: "across", label: m.way_across() },
+          { value: "along", label: m.way_along() },
+        ]}
+        onchange={(v) => (step.way = v)}
+      />
+    {/if}
     {#if step.kind === "brush"}
       {@render dial(m.fat_brushed(), "mass", step.mass, 0.5, "g", 15, (v) => (step.mass = v))}
       {@render dial(m.rim_bare(), "rim", step.rim ?? 0, 0.5, "cm", 40, (v) => (step.rim = v > 0 ? v : undefined))}

@@ -44,6 +44,11 @@ export function captionOf(step: FoldStep, after: BatchSheet["fold"]["steps"][num
       return `${step.ribbons}`;
     case "pinch":
       return "";
+    case "half":
+    case "letter":
+    case "gate":
+    case "accordion":
+      return [step.way === "along" ? m.caption_along() : "", after ? leaves(after.leaves) : ""].filter(Boolean).join(" · ");
     default:
       return after ? (after.section.rings ? m.rings_count({ count: after.section.rings.each.length }) : leaves(after.leaves)) : "";
   }
