@@ -49,7 +49,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
             Parts = [.. spec.Parts.Select(p => p with { Steps = Without(p.Steps, false) })],
             Together = [.. Without(spec.Together, true), new SeasonStep(Staples.Salt, Tenth(salt))],
         };
-        return End(last).Free < made.End.Free - new Grams(0.5) ? Of(MendCode.SaltLast, [Quantity.Of(QuantityName.Mass, Tenth(salt))], last) : null;
+        return Less(last) ? Of(MendCode.SaltLast, [Quantity.Of(QuantityName.Mass, Tenth(salt))], last) : null;
     }
 
     /// <summary>Whether it weeps later by a minute at least, or not at all.</summary>
@@ -134,7 +134,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
     {
         FillingStep Harder(FillingStep step) => step is SqueezeStep { By: not SqueezeBy.Cloth, After: null } s ? s with { By = SqueezeBy.Cloth } : step;
         var harder = Everywhere(Harder);
-        return End(harder).Free < made.End.Free - new Grams(0.5)
+        return Less(harder)
             ? Of(MendCode.SqueezeHarder, [Quantity.Of(QuantityName.Water, made.End.Free - End(harder).Free)], harder)
             : null;
     }
@@ -143,7 +143,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
     {
         FillingStep Longer(FillingStep step) => step is SaltStep { After: null } s && s.Time.Value < LongestSalt ? s with { Time = new(LongestSalt) } : step;
         var longer = Everywhere(Longer);
-        return End(longer).Free < made.End.Free - new Grams(0.5)
+        return Less(longer)
             ? Of(MendCode.SaltLonger, [Quantity.Of(QuantityName.Time, new Minutes(LongestSalt)), Quantity.Of(QuantityName.Water, made.End.Free - End(longer).Free)], longer)
             : null;
     }
@@ -245,6 +245,9 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
 
         return null;
     }
+
+    // Less of it is free, and also in proportion: what is pressed out makes the rest lighter.
+    private bool Less(FillingSpec trial) => End(trial) is var end && end.Free < made.End.Free - new Grams(0.5) && end.FreeShare.Value < made.End.FreeShare.Value;
 
     private FillingState End(FillingSpec trial) => FillingStage.Make(trial, kitchen).End;
 
