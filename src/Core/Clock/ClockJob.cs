@@ -113,6 +113,15 @@ internal sealed record ClockJob(
     /// <summary>All pan work there is, in seconds of a whole pan.</summary>
     public double OnPans => (double)(Pieces * Pan.Length + Stacks.Sum(k => FryOf(k).Length)) / OnPan;
 
+    /// <summary>When all that is wrapped is ready; nothing while it is not, or where nothing is wrapped.</summary>
+    public int? FillingReady(BreadFloor bread) => FoldAfter.Select(a => bread.Prep[a.Prep] + a.Lag).Max();
+
+    /// <summary>The longest a ball's filling waited to be wrapped.</summary>
+    public int FillingWait(BreadFloor bread) => Math.Max(bread.Opened.Max() - FillingReady(bread) ?? 0, 0);
+
+    /// <summary>Seconds it waited too long.</summary>
+    public int FillingOver(BreadFloor bread) => Limits.Filled is { } most ? Math.Max(FillingWait(bread) - most, 0) : 0;
+
     public int HandsEach => Fold.Sum(f => f.Seconds) / Each + Roll + Pan.Hands + (Fry is null ? 0 : FryOf(Stack).Hands / Stack);
 
     /// <summary>Seconds of a whole pan that one piece takes.</summary>
@@ -131,18 +140,7 @@ internal sealed record ClockJob(
 /// <param name="Rolled">From roll to pan.</param>
 /// <param name="Soft">From pan to table.</param>
 /// <param name="Filled">From when the filling is ready until it is wrapped: then it weeps; nothing where it never does.</param>
-internal sealed record ClockLimits(int Stands, int Folded, int Rolled, int Soft, int? Filled = null)
-{
-    /// <summary>The longest a ball's filling waited to be wrapped.</summary>
-    public static int FilledWait(ClockJob job, BreadFloor bread)
-    {
-        var ready = job.FoldAfter.Select(a => bread.Prep[a.Prep] + a.Lag).Max();
-        return Math.Max(bread.Opened.Max() - ready ?? 0, 0);
-    }
-
-    /// <summary>Seconds it waited too long.</summary>
-    public int FilledOver(ClockJob job, BreadFloor bread) => Filled is { } most ? Math.Max(FilledWait(job, bread) - most, 0) : 0;
-}
+internal sealed record ClockLimits(int Stands, int Folded, int Rolled, int Soft, int? Filled = null);
 
 /// <summary>What a bread wants of the pan.</summary>
 internal sealed record PanHeat(Celsius At, Cookware On);

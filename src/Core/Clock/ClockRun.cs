@@ -104,7 +104,7 @@ internal sealed class ClockRun
 
         foreach (var bread in breads)
         {
-            over += ClockWarm.Over(bread.Job, bread.Floor, ends) + bread.Job.Limits.FilledOver(bread.Job, bread.Floor);
+            over += ClockWarm.Over(bread.Job, bread.Floor, ends) + bread.Job.FillingOver(bread.Floor);
         }
 
         return new(

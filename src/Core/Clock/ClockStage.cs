@@ -100,8 +100,7 @@ public static class ClockStage
     private static (int Begins, int Waits)? Waits(ClockJob job, Timetable table, int bread)
     {
         var begins = table.Hands.Where(h => h.Bread == bread && h.Work == ClockWork.Filling && h.Parts.Count > 0).Select(h => (int?)h.Parts[0].From.Value).Min();
-        var ready = job.FoldAfter.Select(a => table.Breads[bread].Prep[a.Prep] + a.Lag).Max();
-        return begins is { } at && table.Breads[bread].Opened.Min() - ready is { } waits ? (at, waits) : null;
+        return begins is { } at && table.Breads[bread].Opened.Min() - job.FillingReady(table.Breads[bread]) is { } waits ? (at, waits) : null;
     }
 
     private static bool NoWorse(Timetable t, Timetable than) => !t.Stuck && t.Objectives.Over <= than.Objectives.Over && t.Objectives.Ends <= than.Objectives.Ends && t.Objectives.Oldest <= than.Objectives.Oldest;
@@ -204,7 +203,7 @@ public static class ClockStage
             {
                 Over(ClockBreach.DoughWarm, b, warm.Dough ?? 0, ClockWarm.Limit),
                 Over(ClockBreach.FillingWarm, b, warm.Filling ?? 0, ClockWarm.Limit),
-                Over(ClockBreach.FillingWeeps, b, jobs[b].Limits.Filled is null ? 0 : ClockLimits.FilledWait(jobs[b], best.Breads[b]), jobs[b].Limits.Filled ?? 0),
+                Over(ClockBreach.FillingWeeps, b, jobs[b].Limits.Filled is null ? 0 : jobs[b].FillingWait(best.Breads[b]), jobs[b].Limits.Filled ?? 0),
                 Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
                 Over(ClockBreach.FoldedWaits, b, FoldedWait(best.Breads[b], jobs[b]), jobs[b].Limits.Folded),
                 Over(ClockBreach.DoughStands, b, Stood(best.Breads[b], jobs[b]), jobs[b].Limits.Stands),

@@ -251,9 +251,9 @@ public sealed class DoughSolver
             return (null, new(Started, RefusalCode.TooManyPieces, PiecesOf(start) ?? Math.Round(net / ball.Value), 1, MostPieces));
         }
 
-        if (BallFollows(start) && TooFew(new(net), count) is { } few)
+        if (BallFollows(start) && BallsAmiss(new(net), count) is { } amiss)
         {
-            return (null, few);
+            return (null, amiss);
         }
 
         var actual = grams;
@@ -271,7 +271,7 @@ public sealed class DoughSolver
     }
 
     // So many of it would be no balls any more: say how many it can make.
-    private static Refusal? TooFew(Grams net, int count)
+    private static Refusal? BallsAmiss(Grams net, int count)
     {
         var limit = SpecPlaces.ByField["balls.mass"];
         var (least, most) = (Math.Ceiling(net.Value / limit.Most), Math.Floor(net.Value / limit.Least));

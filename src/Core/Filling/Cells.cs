@@ -40,7 +40,7 @@ public sealed record Cells(Grams Water, Grams Softens, Grams Draws, Minutes Salt
 
     internal Cells Times(double k) => this with { Water = Water * k, Softens = Softens * k, Draws = Draws * k };
 
-    /// <summary>Both together: the slower pace and the coarser cut count, tenderness by the water.</summary>
+    /// <summary>Both together: pace, cut and tenderness are the mean by the water still whole.</summary>
     public static Cells operator +(Cells a, Cells b)
     {
         if (a.Water.Value + a.Softens.Value <= 0 || b.Water.Value + b.Softens.Value <= 0)
@@ -78,7 +78,7 @@ public sealed record Cells(Grams Water, Grams Softens, Grams Draws, Minutes Salt
     }
 
     /// <summary>So many of those that are whole are opened by heat, share.</summary>
-    internal Cells Softened(double share) => this with { Water = Water * (1 - share), Draws = Draws * (1 - share), Softens = Softens * (1 - share) };
+    internal Cells Softened(double share) => Opened(share) with { Softens = Softens * (1 - share) };
 
     /// <summary>After so long with so much salt, percent of what is salted.</summary>
     internal Cells Stood(double salt, Minutes time) => time.Value <= 0 || salt <= 0 || Water.Value <= 0

@@ -18,9 +18,6 @@ internal sealed record Cooling(Celsius Air, Millimetres Depth, Minutes Tau, doub
     // Of water and of what is dry, J/(kg·K): models.md F.
     private const double WaterHeat = 4180, DryHeat = 1600;
 
-    /// <summary>No deeper than this is the usual guidance for what has to cool.</summary>
-    internal static readonly Millimetres Shallow = new(50);
-
     /// <summary>From 60 °C to this, or to a little over the air, within two hours: usual guidance. Local food codes come first.</summary>
     private static readonly Celsius CooledTo = new(21);
 

@@ -13,7 +13,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
     public IReadOnlyList<Mend> AgainstWater() => [.. new[] { SaltLast(), Squeeze(), Salted(), Stirred(), Bound(0), Bound(1) }.OfType<Mend>().Take(3)];
 
     /// <summary>Against what is loose: something wet.</summary>
-    public IReadOnlyList<Mend> AgainstLoose() => [.. new[] { Moistened() }.OfType<Mend>()];
+    public IReadOnlyList<Mend> AgainstLoose() => Moistened() is { } wetter ? [wetter] : [];
 
     /// <summary>Salt to what was asked for, as the last thing that goes in.</summary>
     public Mend? Seasoned(Grams toAdd) => toAdd.Value < 0.05 || spec.Together.Count >= FillingCheck.MostSteps ? null : Of(
@@ -54,7 +54,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
 
     /// <summary>Whether it weeps later by a minute at least, or not at all.</summary>
     internal bool HoldsLonger(Mend mend, Minutes until) => End(mend.Filling!) is var end && FillingStage.FeelOf(end) != FillingFeel.Weeps
-        && !(end.Until(FillingStage.FeelFrom(end)[^1].Value) is { } then && Math.Floor(then.Value) < Math.Floor(until.Value) + 1);
+        && !(FillingStage.HoldsFor(end) is { } then && Math.Floor(then.Value) < Math.Floor(until.Value) + 1);
 
     public Mend Chopped(Millimetres grain)
     {
@@ -86,7 +86,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
     }
 
     /// <summary>Where what is hot cools too slowly: the mass, how it lies, and the fewest trays that bring it through in time; nothing for the trays where none do.</summary>
-    internal IEnumerable<(FillingState Hot, Cooling Cooling, Minutes Limit, Mend? Trays)> Slow()
+    internal IEnumerable<(FillingState Hot, Cooling Cooling, Mend? Trays)> Slow()
     {
         for (var p = 0; p <= spec.Parts.Count; p++)
         {
@@ -102,7 +102,7 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
 
                 var trays = Enumerable.Range(cool.Trays + 1, CoolStep.MostTrays - cool.Trays).Cast<int?>().FirstOrDefault(n => Cooling.Of(before, cool.Place, n!.Value).Through.Value <= WarmTime.Limit.Value);
                 IReadOnlyList<FillingStep> With(int n) => [.. steps.Select((s, k) => k == i ? cool with { Trays = n } : s)];
-                yield return (before, now, WarmTime.Limit, trays is not { } n ? null : Of(
+                yield return (before, now, trays is not { } n ? null : Of(
                     MendCode.MoreTrays,
                     [Quantity.Count(QuantityName.Trays, n)],
                     joined ? WithTogether(With(n)) : spec with { Parts = [.. spec.Parts.Select((part, k) => k == p ? part with { Steps = With(n) } : part)] }));

@@ -47,12 +47,12 @@ public static class FillingNotes
                 mends: mends.Cooled(Parcel.Warm) is { } mend ? [mend] : null);
         }
 
-        foreach (var (hot, cooling, limit, trays) in mends.Slow())
+        foreach (var (hot, cooling, trays) in mends.Slow())
         {
             yield return Say(
                 trays is null ? NoteCode.FridgeOverloaded : NoteCode.CoolsSlowly,
                 Severity.Caution,
-                [Quantity.Of(QuantityName.Mass, hot.Mass), Quantity.Of(QuantityName.Depth, cooling.Depth), Quantity.Of(QuantityName.Time, new Minutes(Math.Round(cooling.Through.Value))), Quantity.Of(QuantityName.Limit, limit)],
+                [Quantity.Of(QuantityName.Mass, hot.Mass), Quantity.Of(QuantityName.Depth, cooling.Depth), Quantity.Of(QuantityName.Time, new Minutes(Math.Round(cooling.Through.Value))), Quantity.Of(QuantityName.Limit, WarmTime.Limit)],
                 mends: trays is null ? null : [trays]);
         }
 

@@ -119,11 +119,16 @@ public static class FillingStage
     }
 
     /// <summary>How it behaves in the hand.</summary>
-    public static FillingFeel FeelOf(FillingState state) => FeelFrom(state) is [var holds, var flour, var weeps] && state.Runs.Value is var runs
-        ? runs < holds.Value && state.Stickiness < StickEnough ? FillingFeel.Loose
-            : runs <= flour.Value ? FillingFeel.Holds
-            : runs <= weeps.Value ? FillingFeel.RollInFlour : FillingFeel.Weeps
-        : FillingFeel.Holds;
+    public static FillingFeel FeelOf(FillingState state)
+    {
+        var (from, runs) = (FeelFrom(state), state.Runs);
+        return runs.Value < from[0].Value && state.Stickiness < StickEnough ? FillingFeel.Loose
+            : runs.Value <= from[1].Value ? FillingFeel.Holds
+            : runs.Value <= from[2].Value ? FillingFeel.RollInFlour : FillingFeel.Weeps;
+    }
+
+    /// <summary>From now, until the salt in it has drawn so much that it weeps; nothing where it never does, or does already.</summary>
+    internal static Minutes? HoldsFor(FillingState state) => FeelOf(state) == FillingFeel.Weeps ? null : state.Until(FeelFrom(state)[^1].Value);
 
     /// <returns>Nothing where nothing is wrapped.</returns>
     internal static FillingSheet? Judge(CheckedBatch batch, DoughSheet dough, FoldSheet fold)
@@ -147,7 +152,7 @@ public static class FillingStage
             end.FreeShare,
             FeelOf(end),
             FeelFrom(end),
-            FeelOf(end) == FillingFeel.Weeps ? null : end.Until(FeelFrom(end)[^1].Value),
+            HoldsFor(end),
             new(
                 end.Salt + made.Liquor.Salt,
                 made.Liquor.Salt,

@@ -33,9 +33,7 @@
       const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest, ladle });
       Object.assign(
         spec,
-        Object.fromEntries(
-          Object.keys(before).flatMap((part) => (mend[part as keyof typeof before] ? [[part, mend[part as keyof typeof before]]] : [])),
-        ),
+        Object.fromEntries(Object.entries(mend).filter(([part, value]) => part in before && value)),
       );
       toaster.say(
         m.mended(),

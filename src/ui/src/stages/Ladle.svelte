@@ -37,7 +37,7 @@
       unit="mm"
       from={0.5}
       to={8}
-      good={sheet.balls.pour?.good ?? { least: 1.2, most: 6 }}
+      good={sheet.balls.pour?.good}
       onchange={(v) => (ladle.thickness = v)}
     />
     <dl class="mt-1 grid grid-cols-2 gap-3">

@@ -90,7 +90,7 @@
   const boardRefusal = $derived<Refusal | undefined>(boardFits ? undefined : { ...boardLimit, code: "outOfRange", given: board });
   function setBoard(across: number | null) {
     board = across;
-    if (across !== null && across >= boardLimit.least && across <= boardLimit.most) void set({ board: across });
+    if (across !== null && boardFits) void set({ board: across });
   }
 
   async function refresh() {
