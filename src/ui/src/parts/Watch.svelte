@@ -31,10 +31,7 @@
       if (!spec || !mend) return;
       const { sheet, fold, roll, filling, pan, dough, rest, ladle } = spec;
       const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest, ladle });
-      Object.assign(
-        spec,
-        Object.fromEntries(Object.entries(mend).filter(([part, value]) => part in before && value)),
-      );
+      Object.assign(spec, Object.fromEntries(Object.entries(mend).filter(([part, value]) => part in before && value)));
       toaster.say(
         m.mended(),
         batch.back((spec) => Object.assign(spec, before)),
