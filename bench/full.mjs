@@ -3,7 +3,7 @@ import { execFileSync } from "node:child_process";
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { startServer } from "../tests/ui/server.mjs";
+import { startServer, own } from "../tests/ui/server.mjs";
 
 const data = mkdtempSync(join(tmpdir(), "ystrata-full-"));
 execFileSync("mount", ["-t", "tmpfs", "-o", "size=120m", "tmpfs", data]);
@@ -30,7 +30,7 @@ const writes = {
   "a backup": ["POST", "/api/keeping/backups"],
   "a file": ["POST", "/api/files", file],
 };
-const send = ([method, path, body]) => fetch(server.address + path, { method, headers: json, body });
+const send = ([method, path, body]) => fetch(server.address + path, { method, headers: { ...own, ...json }, body });
 
 try {
   check("health with room", (await health()).startsWith("200"), await health());

@@ -1,6 +1,6 @@
 // Asks every endpoint of the program's own description for what nobody means: ./ystrata bench fuzz [requests] [seed]
 // Bounded, seeded, on a kitchen and a port of its own. Fails on any answer of 500 or of more than two seconds, and on a server that is gone.
-import { startServer } from "../tests/ui/server.mjs";
+import { startServer, own } from "../tests/ui/server.mjs";
 
 const REQUESTS = Number(process.argv[2] ?? 30_000);
 const SEED = Number(process.argv[3] ?? 20261128);
@@ -80,7 +80,7 @@ const { plain } = await json("/api/larder");
 const breads = await json("/api/breads");
 const batches = await json("/api/batches");
 const log = (await json("/api/log")).lines;
-const backup = (await (await fetch(`${server.address}/api/keeping/backups`, { method: "POST" })).json()).name;
+const backup = (await (await fetch(`${server.address}/api/keeping/backups`, { method: "POST", headers: own })).json()).name;
 const kitchenFile = await (await fetch(`${server.address}/api/files/kitchen`)).text();
 const larderFile = await (await fetch(`${server.address}/api/larder/export`)).text();
 const backupFile = new Uint8Array(await (await fetch(`${server.address}/api/keeping/backups/${backup}`)).arrayBuffer());
@@ -90,14 +90,14 @@ const logFile = await (await fetch(`${server.address}/api/log/export`)).text();
 const service = await (
   await fetch(`${server.address}/api/services`, {
     method: "POST",
-    headers: { "content-type": "application/json" },
+    headers: { ...own, "content-type": "application/json" },
     body: JSON.stringify({ batchId: batches[0].id }),
   })
 ).json();
 const vessel = await (
   await fetch(`${server.address}/api/vessels`, {
     method: "POST",
-    headers: { "content-type": "application/json" },
+    headers: { ...own, "content-type": "application/json" },
     body: JSON.stringify({ name: "Ferry glass", item: "water", fill: "level", mass: 210 }),
   })
 ).json();
@@ -295,7 +295,7 @@ async function hand() {
     const streams = ask.path.startsWith("/api/live") && !ask.path.startsWith("/api/live/room");
     const stop = new AbortController();
     try {
-      const answer = await fetch(server.address + ask.path, { ...ask, signal: stop.signal });
+      const answer = await fetch(server.address + ask.path, { ...ask, headers: { ...own, ...ask.headers }, signal: stop.signal });
       if (streams) stop.abort();
       else {
         const text = await answer.text();

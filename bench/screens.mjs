@@ -1,6 +1,6 @@
 // Several screens on one kitchen: how soon a change is kept, seen elsewhere and shown at the stove, and what is left in a browser brought back.
 import { chromium } from "@playwright/test";
-import { chromiumFlags, chromiumPath, startServer } from "../tests/ui/server.mjs";
+import { chromiumFlags, chromiumPath, startServer, own } from "../tests/ui/server.mjs";
 
 const row = (what, figure, target) => console.log(`${what.padEnd(44)}${figure.padStart(24)}   target ${target}`);
 const quantile = (times, q) => times.toSorted((a, b) => a - b)[Math.floor((times.length - 1) * q)];
@@ -9,7 +9,11 @@ const ms = (t) => `${t.toFixed(1)} ms`;
 const server = await startServer();
 const post = async (path, body) =>
   (
-    await fetch(server.address + path, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) })
+    await fetch(server.address + path, {
+      method: "POST",
+      headers: { ...own, "content-type": "application/json" },
+      body: JSON.stringify(body),
+    })
   ).json();
 const { plain } = await (await fetch(`${server.address}/api/larder`)).json();
 

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { chromium } from "@playwright/test";
 import typescript from "typescript";
-import { chromiumFlags, chromiumPath, startServer } from "../tests/ui/server.mjs";
+import { chromiumFlags, chromiumPath, startServer, own } from "../tests/ui/server.mjs";
 
 const root = join(import.meta.dirname, "..");
 const row = (what, figure, target) => console.log(`${what.padEnd(44)}${figure.padStart(24)}   target ${target}`);
@@ -27,7 +27,11 @@ const squares = {
 async function plan(i) {
   const body = JSON.stringify({ ...squares, balls: { ...squares.balls, mass: 60 + (i % 60) } });
   const from = performance.now();
-  const answer = await fetch(`${server.address}/api/plan`, { method: "POST", headers: { "content-type": "application/json" }, body });
+  const answer = await fetch(`${server.address}/api/plan`, {
+    method: "POST",
+    headers: { ...own, "content-type": "application/json" },
+    body,
+  });
   await answer.json();
   return performance.now() - from;
 }
@@ -97,7 +101,11 @@ const many = {
 };
 const post = async (path, body) =>
   (
-    await fetch(server.address + path, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) })
+    await fetch(server.address + path, {
+      method: "POST",
+      headers: { ...own, "content-type": "application/json" },
+      body: JSON.stringify(body),
+    })
   ).json();
 const { section } = await post("/api/plan", many);
 const code = typescript.transpile(readFileSync(join(root, "src/ui/src/section/geometry.ts"), "utf8"), {
@@ -211,7 +219,11 @@ const file = `id,name,kind,density_g_ml,water_pct,fat_pct,sugar_pct,salt_pct,kca
 const bring = async (take) => {
   const from = performance.now();
   await (
-    await fetch(`${server.address}/api/larder/import?take=${take}`, { method: "POST", headers: { "content-type": "text/csv" }, body: file })
+    await fetch(`${server.address}/api/larder/import?take=${take}`, {
+      method: "POST",
+      headers: { ...own, "content-type": "text/csv" },
+      body: file,
+    })
   ).json();
   return performance.now() - from;
 };

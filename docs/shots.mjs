@@ -2,7 +2,7 @@
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { chromium } from "@playwright/test";
-import { chromiumFlags, chromiumPath, startServer } from "../tests/ui/server.mjs";
+import { chromiumFlags, chromiumPath, startServer, own } from "../tests/ui/server.mjs";
 
 const folder = process.argv[2] ?? join(import.meta.dirname, "screenshots");
 const only = process.argv.slice(3);
@@ -17,7 +17,7 @@ const narrow = { width: 390, height: 844 };
 const stage = (bread, name) => async (page) => {
   await page.getByRole("button", { name: bread, exact: true }).click();
   await page.getByRole("tab", { name }).click();
-  await page.locator(`[data-stage="clock"] [data-figures]`).getByText("hot").waitFor();
+  await page.locator(`[data-stage="clock"] [data-figures]`).getByText("oldest").waitFor();
 };
 
 /** A bread on the clock, for tomorrow's evening table. */
@@ -34,7 +34,7 @@ const call = async (path, body) =>
   (
     await fetch(server.address + path, {
       method: body ? "POST" : "GET",
-      headers: { "content-type": "application/json" },
+      headers: { ...own, "content-type": "application/json" },
       body: body && JSON.stringify(body),
     })
   ).json();
@@ -78,7 +78,7 @@ async function elsewhere(page) {
   const theirs = made((s) => ((s.fold.steps[1] = { kind: "half" }), (s.start.pieces = 24)));
   await fetch(`${server.address}/api/batches/${id}`, {
     method: "PUT",
-    headers: { "content-type": "application/json", "If-Match": `"${version}"` },
+    headers: { ...own, "content-type": "application/json", "If-Match": `"${version}"` },
     body: JSON.stringify(theirs),
   });
   const mine = made(

@@ -96,7 +96,7 @@ internal static class ClockBench
         return (new(
             preps, [.. Enumerable.Repeat(1, n)], Of(0, 600), [], 1, fold, Of(15, 40), 0, false,
             new(stays, [.. stays.Select(_ => Grid), Grid]), null, 1, 1, new(0, int.MaxValue),
-            new(1_000_000, 1_000_000, 1_000_000, 1_000_000), new(new(210), Cookware.Usual), new(rest, rest, rest)), clock);
+            new(1_000_000, 1_000_000, 1_000_000, 1_000_000, HoldWant.Soft), new(new(210), Cookware.Usual), new(rest, rest, rest)), clock);
     }
 
     // Bench work may be laid aside at every step of the grid; touches may not; both share the hands there are.

@@ -25,6 +25,14 @@ internal static class PanBench
             return run;
         }
 
+        var quarters = Enumerable.Repeat(new PatchMean(200, 160, 100), FacePhoto.Quarters).ToList();
+        FacePhoto[] photos = [.. Enum.GetValues<FaceIs>().Select(f => new FacePhoto(f, [.. Enumerable.Repeat(new PatchMean(240, 240, 238), FacePhoto.Quarters)], quarters))];
+        say("photo: colour of three faces", measure(() => FaceColours.Of(photos, 0.9), 1000), 50);
+        foreach (var level in new[] { 1, 5 })
+        {
+            say($"practice: every second of 3 turns, {level}", measure(() => Trainer.Play(7, level, [45, 100, 150], 200), 40), 150);
+        }
+
         var plain = BatchSpec.Plain;
         var stuffed = Schools.All.Single(s => s.Id == "stuffed").Spec;
         say("pan: one run, 3 mm, 150 s", measure(() => Go(Round(3), 215, 45, 60, 45), 1000), 1);
@@ -33,11 +41,11 @@ internal static class PanBench
         {
             foreach (var roasting in Enum.GetValues<Roasting>())
             {
-                var stage = new PanStage(spec.Pan with { Roasting = roasting }, Piece(spec), 1);
+                var stage = new PanStage(spec.Pan with { Roasting = roasting }, Piece(spec), Learned.Nothing);
                 say($"pan: advice, {name}, {roasting}", measure(() => stage.Advise(), 200), 60);
             }
 
-            var row = new PanStage(spec.Pan with { On = Cookware.Usual with { Flame = Flame.Low } }, Piece(spec), 1);
+            var row = new PanStage(spec.Pan with { On = Cookware.Usual with { Flame = Flame.Low } }, Piece(spec), Learned.Nothing);
             var stays = row.Stays(row.Advise().Stays);
             say($"pan: twenty in a row, {name}", measure(() => row.RowOn(stays), 200), 60);
         }

@@ -35,7 +35,9 @@ public sealed class KitchenDb
     public string File { get; }
 
     /// <summary>Every migration this version knows.</summary>
-    internal static IReadOnlyList<string> Scripts { get; } = typeof(KitchenDb).Assembly.GetManifestResourceNames();
+    internal static IReadOnlyList<string> Scripts { get; } = [.. typeof(KitchenDb).Assembly.GetManifestResourceNames().Where(IsMigration)];
+
+    private static bool IsMigration(string resource) => resource.Contains(".Migrations.", StringComparison.Ordinal);
 
     /// <summary>Opens the file, making it and bringing it up to date where needed; one that has to be brought up to date is copied first.</summary>
     /// <exception cref="BackupException">It is no kitchen's file, is damaged, or was made by a newer version.</exception>
@@ -60,7 +62,7 @@ public sealed class KitchenDb
 
         var result = DeployChanges.To
             .SqliteDatabase(kitchen.connectionString)
-            .WithScriptsEmbeddedInAssembly(typeof(KitchenDb).Assembly)
+            .WithScriptsEmbeddedInAssembly(typeof(KitchenDb).Assembly, IsMigration)
             .WithTransactionPerScript()
             .LogToNowhere()
             .Build()

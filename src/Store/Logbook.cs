@@ -238,7 +238,8 @@ public sealed class Logbook(KitchenDb kitchen)
 
     /// <summary>What has no column of its own: nothing is sought or sorted by it.</summary>
     private sealed record More(
-        int? Lost = null, Grams? Dough = null, IReadOnlyList<StepYield>? Yields = null, IReadOnlyList<WorkTime>? Hands = null, IReadOnlyList<Symptom>? Faults = null)
+        int? Lost = null, Grams? Dough = null, IReadOnlyList<StepYield>? Yields = null, IReadOnlyList<WorkTime>? Hands = null, IReadOnlyList<Symptom>? Faults = null,
+        Grams? Raw = null, Grams? Roasted = null, IReadOnlyList<FacePhoto>? Faces = null)
     {
         public static More Of(string text) => SpecJson.Read<More>(text);
     }
@@ -334,7 +335,7 @@ public sealed class Logbook(KitchenDb kitchen)
                 Wall = judged.Wall,
                 Counts = e.Outcome.Counts,
                 Note = e.Outcome.Note,
-                More = JsonSerializer.Serialize(new More(used.Lost, used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults), SpecJson.Options),
+                More = JsonSerializer.Serialize(new More(used.Lost, used.Dough, e.Outcome.Yields, e.Outcome.Hands, e.Outcome.Faults, used.Raw, used.Roasted, e.Outcome.Faces), SpecJson.Options),
                 Words = Folding.Of($"{e.Name} {e.Outcome.Note}"),
                 PhotoId = e.PhotoId?.ToString(),
                 ChangedAt = KitchenDb.Stamp(e.ChangedAt),
@@ -351,14 +352,15 @@ public sealed class Logbook(KitchenDb kitchen)
                 SpecJson.Read(Spec),
                 KitchenDb.Unstamp(CookedAt),
                 new(
-                    new(Pieces, Of<Grams>(Flour), Of<Grams>(Liquid), Of<Grams>(DoughFat), Of<Grams>(Salt), Of<Grams>(Ball), more.Lost, more.Dough),
+                    new(Pieces, Of<Grams>(Flour), Of<Grams>(Liquid), Of<Grams>(DoughFat), Of<Grams>(Salt), Of<Grams>(Ball), more.Lost, more.Dough, more.Raw, more.Roasted),
                     new(Of<Celsius>(Pan), Of<Seconds>(FirstSide), Of<Seconds>(SecondSide), Of<Seconds>(LastSide)),
                     new(Soft, Leaves, Colour, Taste, Filling, Wall),
                     Note,
                     more.Yields,
                     more.Hands,
                     more.Faults,
-                    Counts),
+                    Counts,
+                    more.Faces),
                 KitchenDb.Unstamp(ChangedAt),
                 Name,
                 BreadId is null ? null : Guid.Parse(BreadId),

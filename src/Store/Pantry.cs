@@ -18,7 +18,8 @@ public sealed class Pantry(KitchenDb kitchen)
             Lay(item, all);
         }
 
-        return new(new(all.Values), new(units.Cup, units.Fill, Vessels()), Hands(), Learned.Nothing, units.Board!.Value);
+        var larder = new Larder(all.Values);
+        return new(larder, Measuring.Of(units, Vessels(), larder), Hands(), Learned.Nothing, units.Board!.Value);
     }
 
     /// <summary>A kitchen with other lines laid over its larder, as one that was put right or added here is.</summary>

@@ -8,6 +8,10 @@ public sealed class Headers(RequestDelegate next)
         "default-src 'self'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' data:; "
         + "font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    // What no page of this program asks a browser for; keeping the screen awake is all it does.
+    private const string PermissionsPolicy =
+        "accelerometer=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), magnetometer=(), microphone=(), midi=(), payment=(), usb=(), screen-wake-lock=(self)";
+
     public Task InvokeAsync(HttpContext context)
     {
         // At the last moment, since an error answer starts again with no headers.
@@ -27,7 +31,8 @@ public sealed class Headers(RequestDelegate next)
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "no-referrer";
         headers["Cross-Origin-Opener-Policy"] = "same-origin";
-        headers["Permissions-Policy"] = "camera=(), microphone=(), geolocation=()";
+        headers["Cross-Origin-Resource-Policy"] = "same-origin";
+        headers["Permissions-Policy"] = PermissionsPolicy;
 
         if (context.Request.Path.StartsWithSegments("/api"))
         {

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Diagnostics.HealthChecks;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.Diagnostics.HealthChecks;
 using Ystrata.Store;
+using Ystrata.Web.Door;
 
 namespace Ystrata.Web;
 
@@ -47,9 +48,9 @@ internal static class Health
         {
             http.Response.ContentType = "text/plain; charset=utf-8";
             var words = report.Entries.Where(e => e.Value.Status != HealthStatus.Healthy).OrderBy(e => e.Value.Status).Select(e => e.Value.Description ?? e.Key).ToList();
-            return http.Response.WriteAsync(words.Count == 0 ? "well" : string.Join('\n', words));
+            return http.Response.WriteAsync((words.Count == 0 ? "well" : string.Join('\n', words)) + $"\nYstrata {Release.Version}");
         },
-    });
+    }).RequireAuthorization(WhoMay.ForStove);
 
     /// <summary>There is so little room on the kitchen's disk that somebody should make some.</summary>
     public static bool HasLittleRoom(KitchenDb kitchen) => Room(kitchen) < LittleRoom;

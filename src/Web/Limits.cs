@@ -1,5 +1,6 @@
 using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.RateLimiting;
+using Ystrata.Web.Door;
 
 namespace Ystrata.Web;
 
@@ -12,15 +13,22 @@ internal static class Limits
     // What copies or lays over the whole kitchen, or reads a file of one.
     private const string Whole = "whole";
 
+    /// <summary>Tries to be let in, counted for each address.</summary>
+    public const string Tries = "tries";
+
+    private const int TriesAtOnce = 6;
+
     private const int WorkAtOnce = 2, WorkWaiting = 40, WholeAtOnce = 60;
 
-    private static readonly TimeSpan WholeAgain = TimeSpan.FromSeconds(1);
+    private static readonly TimeSpan WholeAgain = TimeSpan.FromSeconds(1), TryAgain = TimeSpan.FromSeconds(15);
 
     public static void Add(IServiceCollection services) => services.AddRateLimiter(limits =>
     {
         limits.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
         limits.AddConcurrencyLimiter(Work, o => (o.PermitLimit, o.QueueLimit) = (WorkAtOnce, WorkWaiting));
         limits.AddTokenBucketLimiter(Whole, o => (o.TokenLimit, o.TokensPerPeriod, o.ReplenishmentPeriod) = (WholeAtOnce, 1, WholeAgain));
+        limits.AddPolicy(Tries, http => RateLimitPartition.GetTokenBucketLimiter(
+            WrongTries.Of(http.Connection.RemoteIpAddress), _ => new() { TokenLimit = TriesAtOnce, TokensPerPeriod = 1, ReplenishmentPeriod = TryAgain, QueueLimit = 0 }));
         limits.OnRejected = (rejected, _) =>
         {
             var again = rejected.Lease.TryGetMetadata(MetadataName.RetryAfter, out var after) ? after : WholeAgain;

@@ -76,7 +76,8 @@ public sealed partial class Problems : IExceptionHandler
         problem.Extensions["traceId"] = Activity.Current?.Id ?? http.TraceIdentifier;
         problem.Detail ??= problem.Status switch
         {
-            403 => "A page of another site asked for this. Only Ystrata's own pages may.",
+            401 => "This screen has not been let into the kitchen, or was sent away.",
+            403 => "This is not for this screen: it sees, and presses at the stove.",
             404 => "There is nothing here by that name. It may have been deleted.",
             405 => $"{http.Request.Method} is not done here.",
             413 => $"That is too big: {MostOf(http) / 1_000_000} MB is the most that is taken here.",

@@ -1,10 +1,9 @@
 using Microsoft.AspNetCore.ResponseCompression;
-using Serilog;
-using Serilog.Events;
 using Ystrata.Instruments;
 using Ystrata.Store;
 using Ystrata.Web;
 using Ystrata.Web.Demo;
+using Ystrata.Web.Door;
 using Ystrata.Web.Endpoints;
 using Ystrata.Web.Files;
 using Ystrata.Web.Live;
@@ -30,11 +29,29 @@ if (settings.Shift is not null && !builder.Environment.IsEnvironment("Testing"))
 
 Start.GiveBackAtOnce();
 var folder = Path.GetFullPath(settings.Data);
+if (Start.IsInside(folder, AppContext.BaseDirectory))
+{
+    Console.Error.WriteLine($"{folder} lies inside the program, which another version takes the place of. Say another folder with --data.");
+    return 1;
+}
+
 KitchenLock? alone;
 KitchenDb kitchen;
+Screens screens;
 try
 {
     Start.KeepPrivate(folder);
+    screens = Screens.Open(Path.Combine(folder, "ystrata.screens.db"));
+    if (settings.SetPassphrase || (settings.Lan && screens.Passphrase is null && FirstPassphrase.SomebodyIsThere))
+    {
+        var wrong = FirstPassphrase.Read(new(screens));
+        if (wrong is not null || settings.SetPassphrase)
+        {
+            Console.Error.WriteLine(wrong ?? "The passphrase is set.");
+            return wrong is null ? 0 : 1;
+        }
+    }
+
     alone = KitchenLock.Take(folder);
     if (alone is null)
     {
@@ -51,15 +68,12 @@ catch (Exception e) when (Start.Words(e, folder) is { } words)
     return 1;
 }
 
-builder.Services.AddSerilog(log => log
-    .MinimumLevel.Warning()
-    .MinimumLevel.Override("Microsoft.Hosting.Lifetime", LogEventLevel.Warning)
-    .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
-builder.WebHost.UseUrls($"http://127.0.0.1:{settings.Port}");
+Logs.Add(builder.Services, settings, folder);
 builder.WebHost.ConfigureKestrel(o =>
 {
     o.AddServerHeader = false;
     o.Limits.MaxRequestBodySize = Problems.MostBodyBytes;
+    Ears.Open(o, settings, settings.Tls ? o.ApplicationServices.GetRequiredService<ServerCertificate>().Context : null);
 });
 builder.Services.ConfigureHttpJsonOptions(o => SpecJson.Configure(o.SerializerOptions));
 builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
@@ -87,7 +101,19 @@ builder.Services.AddResponseCompression(o =>
     o.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, Problems.ContentType, "application/ld+json", "application/schema+json", "text/calendar", "text/csv"];
 });
 Limits.Add(builder.Services);
+builder.Services.AddSingleton(settings);
+try
+{
+    WhoMay.Add(builder.Services, settings, screens, folder);
+}
+catch (SettingsException e)
+{
+    Console.Error.WriteLine(e.Message);
+    return 1;
+}
+
 Health.Add(builder.Services);
+Counts.Add(builder.Services);
 builder.Services.AddSingleton(settings.Shift is { Length: > 0 } shift ? new ShiftedTime(shift) : TimeProvider.System);
 builder.Services.AddSingleton<KitchenLock>(_ => alone);
 builder.Services.AddSingleton(kitchen);
@@ -135,19 +161,26 @@ if (settings.Demo)
 }
 
 app.UseMiddleware<Headers>();
+Logs.Requests(app);
 app.UseExceptionHandler();
 app.UseStatusCodePages();
-app.UseMiddleware<OwnPagesOnly>();
+Ears.TrustProxies(app, settings);
 app.UseResponseCompression();
 app.UseDefaultFiles();
 app.UseRouting();
+app.UseAuthentication();
+app.UseMiddleware<OwnPagesOnly>();
 app.UseRateLimiter();
+app.UseAuthorization();
 app.UseMiddleware<TellsChanges>();
 
-app.MapStaticAssets();
+app.MapStaticAssets().AllowAnonymous();
 app.MapOpenApi().AlsoHead();
-app.MapGet("/formats/kitchen.schema.json", () => Results.Text(KitchenFile.Schema, "application/schema+json")).ExcludeFromDescription().AlsoHead();
+app.MapGet("/formats/kitchen.schema.json", () => Results.Text(KitchenFile.Schema, "application/schema+json")).AllowAnonymous().ExcludeFromDescription().AlsoHead();
+app.MapGet("/authority.crt", (IServiceProvider services) => services.GetService<Authority>() is { } authority ? Results.File(authority.File, "application/x-x509-ca-cert", "ystrata-authority.crt") : Results.NotFound())
+    .AllowAnonymous().ExcludeFromDescription().AlsoHead();
 Health.Map(app);
+Counts.Map(app);
 
 var api = app.MapGroup("/api").AsUsual();
 api.MapGroup("/plan").WithTags("Plan").MapPlan();
@@ -173,6 +206,8 @@ api.MapGroup("/keeping").WithTags("Keeping").MapKeeping();
 api.MapGroup("/files").WithTags("Files").MapFiles();
 api.MapGroup("/files/recipes").WithTags("Files").MapRecipes();
 api.MapGroup("/packets").WithTags("Files").MapPackets();
+api.MapGroup("/door").WithTags("Screens").MapDoor();
+api.MapGroup("/screens").WithTags("Screens").MapScreens();
 api.MapGroup("/learned").WithTags("Log").Tells(Place.Learned).MapLearned();
 
 try
@@ -186,7 +221,14 @@ catch (Exception e) when (Start.Words(e, folder) is { } words)
 }
 
 Console.WriteLine($"Ystrata is at {app.Urls.FirstOrDefault()}");
+if (settings.Lan)
+{
+    ActivatorUtilities.CreateInstance<Welcome>(app.Services).Say();
+}
+
 app.WaitForShutdown();
+// The last lines of the log are on the disk then.
+((IDisposable)app).Dispose();
 return 0;
 
 /// <summary>Named so that the tests can start the same program.</summary>

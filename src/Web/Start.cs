@@ -37,6 +37,10 @@ internal static partial class Start
         }
     }
 
+    /// <summary>Whether a folder, told in full, is another, or lies somewhere in it.</summary>
+    public static bool IsInside(string folder, string other) =>
+        $"{Path.TrimEndingDirectorySeparator(folder)}/".StartsWith($"{Path.TrimEndingDirectorySeparator(Path.GetFullPath(other))}/", StringComparison.Ordinal);
+
     /// <summary>
     /// Has the C library give back what is large as soon as it is freed: a photo's dots would else stay with the thread that worked on it, and with the next one too.
     /// </summary>

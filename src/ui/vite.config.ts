@@ -1,7 +1,12 @@
 import { paraglideVitePlugin } from "@inlang/paraglide-js";
 import { svelte } from "@sveltejs/vite-plugin-svelte";
 import tailwindcss from "@tailwindcss/vite";
+import { readFileSync } from "node:fs";
 import { defineConfig } from "vite";
+import { offline } from "./offline";
+
+const OUT = "../Web/wwwroot";
+const version = /<Version>(.*)<\/Version>/.exec(readFileSync("../../Directory.Build.props", "utf8"))?.[1];
 
 export default defineConfig({
   plugins: [
@@ -13,8 +18,10 @@ export default defineConfig({
     }),
     tailwindcss(),
     svelte(),
+    offline(OUT),
   ],
+  define: { __VERSION__: JSON.stringify(version) },
   // No style or font may be inlined as data: the content security policy allows files of this server only.
-  build: { outDir: "../Web/wwwroot", emptyOutDir: true, assetsInlineLimit: 0, target: "es2022", modulePreload: { polyfill: false } },
+  build: { outDir: OUT, emptyOutDir: true, assetsInlineLimit: 0, target: "es2022", modulePreload: { polyfill: false } },
   server: { host: "127.0.0.1", port: 5181, proxy: { "/api": "http://127.0.0.1:5180" } },
 });

@@ -43,7 +43,7 @@ public class ArchitectureTests
     {
         // Ratios, counts and shares may be plain numbers; anything with a unit is a measure.
         string[] plain = ["Parts", "Springback", "White", "Weak", "PanTime", "CookOff", "Cut", "Tender", "Stickiness", "KcalPer100G", "Rings", "Value", "Given", "Least", "Most", "Each", "Holding", "FeelPerPoint",
-            "Points", "Count", "Apart", "MeanEffective", "Windings", "Turns", "Times", "LumpPerWall", "Tear", "Dark", "First", "Second", "From", "Blisters", "Matt", "Smoke", "Directness", "Score", "Differs", "Mean", "Spread", "Seen", "Before", "After"];
+            "Points", "Count", "Apart", "MeanEffective", "Windings", "Turns", "Times", "LumpPerWall", "Tear", "Dark", "First", "Second", "From", "Blisters", "Matt", "Smoke", "Directness", "Score", "Differs", "Mean", "Spread", "Seen", "Before", "After", "Red", "Green", "Blue", "Colour", "Done", "Turned", "Packing", "Packed"];
         // A plan is all in mm, as its docstring says.
         Type[] plans = [typeof(Layout), typeof(Strip), typeof(Span), typeof(Crease)];
         var bare = Core.GetExportedTypes()

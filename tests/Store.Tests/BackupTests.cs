@@ -246,7 +246,7 @@ public sealed class BackupTests : IDisposable
             db.Open();
             var assembly = typeof(KitchenDb).Assembly;
             db.Execute("create table SchemaVersions (SchemaVersionID integer primary key, ScriptName text not null, Applied text not null)");
-            foreach (var script in assembly.GetManifestResourceNames().Order(StringComparer.Ordinal).Take(4))
+            foreach (var script in KitchenDb.Scripts.Order(StringComparer.Ordinal).Take(4))
             {
                 using var text = new StreamReader(assembly.GetManifestResourceStream(script)!);
                 db.Execute(await text.ReadToEndAsync());

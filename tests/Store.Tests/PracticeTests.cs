@@ -24,6 +24,21 @@ public sealed class PracticeTests : IDisposable
     }
 
     [Fact]
+    public void What_was_trained_comes_back_and_each_kind_has_a_standing_of_its_own()
+    {
+        var scores = new PracticeScores(temp.Open());
+        for (var i = 0; i < 3; i++)
+        {
+            scores.Add(Some(90, i) with { Heat = 70, Colour = 88, Done = 95 });
+        }
+
+        scores.Add(Some(20, 9) with { Kind = PracticeKind.Fold, Turns = [0, 2], Lift = 0 });
+        Assert.Equal((PracticeKind.Pan, 1, 70, 88, 95), scores.Newest(9)![^1] is var s ? (s.Kind, s.Level, s.Heat, s.Colour, s.Done) : default);
+        Assert.Equal(PracticeKind.Fold, scores.Newest(9)![0].Kind);
+        Assert.Equal((2, 1), (scores.Standing(PracticeKind.Pan).Level, scores.Standing(PracticeKind.Fold).Level));
+    }
+
+    [Fact]
     public void No_more_than_a_hundred_are_shown()
     {
         var scores = new PracticeScores(temp.Open());

@@ -73,6 +73,7 @@ public sealed class ApiTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     public async Task A_change_without_a_version_and_one_for_another_say_so_as_problems()
     {
         using var plain = kitchen.CreateDefaultClient();
+        plain.DefaultRequestHeaders.Add(OwnPagesOnly.Header, "here");
         var bread = WebKitchen.Body(new { name = "Nigella rounds", about = "", spec = WebKitchen.Squares() });
         using var made = await plain.PostAsync("/api/breads", bread);
         var (status, problem) = await Send(HttpMethod.Put, made.Headers.Location!.ToString(), bread, h =>

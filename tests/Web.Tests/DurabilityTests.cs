@@ -27,7 +27,7 @@ public sealed class DurabilityTests : IDisposable
         for (var round = 0; round < 3; round++)
         {
             var (server, address) = await servers.Start();
-            using var client = new HttpClient { BaseAddress = address };
+            using var client = RealServers.Client(address);
             using var acknowledged = new SemaphoreSlim(0);
             var hands = Enumerable.Range(0, 4).Select(_ => WriteUntilCutOff(client, kept, acknowledged)).ToList();
             for (var i = 0; i < 25; i++)
@@ -41,7 +41,7 @@ public sealed class DurabilityTests : IDisposable
         }
 
         var (_, there) = await servers.Start();
-        using var reader = new HttpClient { BaseAddress = there };
+        using var reader = RealServers.Client(there);
         var found = (await reader.GetFromJsonAsync<JsonArray>("/api/breads"))!.Select(b => (string)b!["id"]!).ToHashSet();
 
         Assert.Subset(found, kept.ToHashSet());
@@ -52,7 +52,7 @@ public sealed class DurabilityTests : IDisposable
     {
         var shift = Path.Combine(Folder, "shift");
         var (server, address) = await servers.Start("--shift", shift);
-        using var client = new HttpClient { BaseAddress = address };
+        using var client = RealServers.Client(address);
         var spec = WebKitchen.Squares() with { Start = StartSpec.Of(6), Clock = new(Pans: 2, By: ClockBy.Soonest) };
         using var batch = await client.PostAsJsonAsync("/api/batches", new BatchBody(null, "Squares", spec, DateTimeOffset.UtcNow), SpecJson.Options);
         using var begun = await client.PostAsJsonAsync("/api/services", new { batchId = (string)(await batch.Content.ReadFromJsonAsync<JsonNode>())!["id"]! });
@@ -102,7 +102,7 @@ public sealed class DurabilityTests : IDisposable
         await File.WriteAllTextAsync(shift, "3600");
 
         var (_, there) = await servers.Start("--shift", shift);
-        using var again = new HttpClient { BaseAddress = there };
+        using var again = RealServers.Client(there);
         var open = (await again.GetFromJsonAsync<JsonArray>("/api/services"))!.Single();
         var sheet = (await again.GetFromJsonAsync<JsonNode>($"/api/services/{id}"))!["sheet"]!;
         var belt = sheet["breads"]![0]!["belt"]!.AsArray().ToDictionary(p => (int)p!["number"]!, p => (string)p!["at"]!);
@@ -121,7 +121,7 @@ public sealed class DurabilityTests : IDisposable
 
         // A gigabyte is announced, and only sent if the server asks for it, however long that takes on a busy machine.
         using var patient = new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) };
-        using var client = new HttpClient(patient) { BaseAddress = address };
+        using var client = RealServers.Client(address, patient);
         using var announced = new HttpRequestMessage(HttpMethod.Post, "/api/plan") { Content = new EndlessContent(1_000_000_000) };
         announced.Headers.ExpectContinue = true;
         using var refused = await client.SendAsync(announced);
@@ -136,7 +136,7 @@ public sealed class DurabilityTests : IDisposable
     public async Task A_screen_that_listens_does_not_hold_up_the_end()
     {
         var (server, address) = await servers.Start("--shutdownTimeoutSeconds", "36000");
-        using var client = new HttpClient { BaseAddress = address };
+        using var client = RealServers.Client(address);
         using var stream = await client.GetStreamAsync("/api/live?scale=true");
         Assert.True(await stream.ReadAsync(new byte[16]) > 0);
 
@@ -151,7 +151,7 @@ public sealed class DurabilityTests : IDisposable
     public async Task Whatever_can_be_read_can_be_asked_for_its_head()
     {
         var (_, address) = await servers.Start("--demo", "true");
-        using var client = new HttpClient { BaseAddress = address };
+        using var client = RealServers.Client(address);
         var paths = JsonNode.Parse(await client.GetStringAsync("/openapi/v1.json"))!["paths"]!.AsObject();
         string[] plain = [.. paths.Where(p => p.Value!["get"] is { } get && !(get["parameters"]?.AsArray() ?? []).Any(q => (bool?)q!["required"] == true)).Select(p => p.Key), "/healthz", "/openapi/v1.json", "/formats/kitchen.schema.json"];
         Assert.True(plain.Length > 15);
@@ -194,7 +194,7 @@ public sealed class DurabilityTests : IDisposable
         const UnixFileMode ForAll = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.GroupRead | UnixFileMode.OtherRead;
         Array.ForEach([theirs, old], path => SetMode(path, ForAll));
         var (_, address) = await servers.Start();
-        using var client = new HttpClient { BaseAddress = address };
+        using var client = RealServers.Client(address);
         using var bread = await client.PostAsJsonAsync("/api/breads", new BreadBody("Radish rounds", "", WebKitchen.Squares()), SpecJson.Options);
         using var backup = await client.PostAsync("/api/keeping/backups", null);
         Assert.True(bread.IsSuccessStatusCode && backup.IsSuccessStatusCode);

@@ -32,6 +32,7 @@ public sealed class FormatRefusalTests : IClassFixture<WebKitchen>
     [InlineData("", "brokenFile")]
     [InlineData("{\"@type\":\"Recipe\"", "brokenFile")]
     [InlineData("{}", "noRecipe")]
+    [InlineData("Good morning. The ferry is late.", "noRecipe")]
     [InlineData("[[[[[[[[[[[[{\"@type\":\"Recipe\"}]]]]]]]]]]]]", "noRecipe")]
     [InlineData("<html><p>bread</p></html>", "noRecipe")]
     [InlineData("{\"@type\":\"Recipe\",\"name\":\"\\ud800\"}", "brokenFile")]

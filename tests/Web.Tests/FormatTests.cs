@@ -84,7 +84,7 @@ public sealed class FormatTests : IDisposable
     }
 
     internal static string Foreign(string more = "") =>
-        $$"""{"@context":"https://schema.org","@graph":[{"@type":"WebPage"},{"@type":["Thing","Recipe"],"name":"Quay <b>rounds</b>","recipeYield":["8","8 rounds"],"keywords":"noon, quick","recipeIngredient":["400 g atta","1 cup water","2 tbsp oil","salt to taste"],"recipeInstructions":[{"@type":"HowToSection","itemListElement":[{"@type":"HowToStep","text":"Rest the dough for 40 minutes."},{"@type":"HowToStep","text":"Cook on a hot pan."}]}]{{more}}}]}""";
+        $$"""{"@context":"https://schema.org","@graph":[{"@type":"WebPage"},{"@type":["Thing","Recipe"],"name":"Quay <b>rounds</b>","recipeYield":["8","8 rounds"],"keywords":"noon, quick","recipeIngredient":["400 g atta","1 cup water","2 tbsp flour","cumin seeds"],"recipeInstructions":[{"@type":"HowToSection","itemListElement":[{"@type":"HowToStep","text":"Rest the dough for 40 minutes."},{"@type":"HowToStep","text":"Cook on a hot pan."}]}]{{more}}}]}""";
 
     [Fact]
     public async Task A_recipe_from_elsewhere_says_what_it_could_not_understand_and_lets_it_be_settled()
@@ -95,10 +95,22 @@ public sealed class FormatTests : IDisposable
         Assert.Equal(["rest", "nothing"], read["steps"]!.AsArray().Select(s => (string)s!["told"]!));
         Assert.Equal(["noon", "quick"], read["tags"]!.AsArray().Select(t => (string)t!));
 
-        var settled = await Recipe(Foreign(), new object[] { new { line = 2, item = "oil-sunflower" }, new { line = 3, item = "salt-fine", mass = 8 } });
+        var settled = await Recipe(Foreign(), new object[] { new { line = 2, item = "oil-sunflower" }, new { line = 3, item = "seed-cumin", mass = 8 } });
         Assert.All(settled["lines"]!.AsArray(), l => Assert.Equal("none", (string)l!["trouble"]!));
         Assert.Empty(settled["refusals"]!.AsArray());
         var made = await Post("/api/breads", WebKitchen.Body(new { name = settled["name"], about = "", spec = settled["spec"] }), HttpStatusCode.Created);
+        Assert.Equal(8, (int)made["glance"]!["pieces"]!);
+    }
+
+    [Fact]
+    public async Task A_recipe_pasted_as_text_is_read_and_put_on_the_shelf()
+    {
+        var read = await Recipe("Leek rounds\n\nIngredients:\n- 2 cups whole wheat flour, plus extra for dusting\n- 3/4 cup water, or as needed\n- 1 tsp salt\nFor the filling:\n- 2 leeks, finely chopped\n\nMethod:\nRest 30 minutes. Divide into 8. Cook 2 minutes each side.");
+        Assert.Equal("Leek rounds", (string)read["name"]!);
+        Assert.All(read["lines"]!.AsArray(), l => Assert.Equal("none", (string)l!["trouble"]!));
+        Assert.Equal(["rest", "pieces", "sides"], read["steps"]!.AsArray().Select(s => (string)s!["told"]!));
+        Assert.Equal("oneTurn", (string)read["spec"]!["pan"]!["roasting"]!);
+        var made = await Post("/api/breads", WebKitchen.Body(new { name = read["name"], about = "", spec = read["spec"] }), HttpStatusCode.Created);
         Assert.Equal(8, (int)made["glance"]!["pieces"]!);
     }
 

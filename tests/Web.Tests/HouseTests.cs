@@ -11,7 +11,7 @@ public sealed class HouseTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     private readonly HttpClient client = kitchen.CreateClient();
 
     [Fact]
-    public async Task It_says_that_it_is_well() => Assert.Equal("well", await client.GetStringAsync("/healthz"));
+    public async Task It_says_that_it_is_well() => Assert.Equal($"well\nYstrata {Release.Version}", await client.GetStringAsync("/healthz"));
 
     [Theory]
     [InlineData("/healthz")]
@@ -26,6 +26,10 @@ public sealed class HouseTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         Assert.DoesNotContain("http", policy, StringComparison.Ordinal);
         Assert.DoesNotContain("unsafe-eval", policy, StringComparison.Ordinal);
         Assert.Equal("nosniff", Assert.Single(answer.Headers.GetValues("X-Content-Type-Options")));
+        Assert.Equal("same-origin", Assert.Single(answer.Headers.GetValues("Cross-Origin-Resource-Policy")));
+        Assert.All(
+            new[] { "camera=()", "microphone=()", "geolocation=()", "usb=()", "screen-wake-lock=(self)" },
+            part => Assert.Contains(part, Assert.Single(answer.Headers.GetValues("Permissions-Policy")), StringComparison.Ordinal));
     }
 
     [Fact]

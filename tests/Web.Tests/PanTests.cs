@@ -119,7 +119,10 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         var (status, kept) = await Post("/api/practice/scores", """{"seed":11,"turns":[60,130],"lift":200}""");
 
         Assert.Equal(HttpStatusCode.Created, status);
-        Assert.Equal((int)end!["end"]!["score"]!, (int)kept!["score"]!);
+        Assert.Equal((int)Math.Round((double)end!["end"]!["marks"]!["score"]!), (int)kept!["score"]!);
+        Assert.Equal(("pan", 1), ((string)kept["kind"]!, (int)kept["level"]!));
+        Assert.Equal(3, end["end"]!["curves"]!.AsArray().Count);
+        Assert.Null(kept["heat"]);
         var all = JsonNode.Parse(await client.GetStringAsync("/api/practice/scores"))!.AsArray();
         Assert.Equal((string)kept["id"]!, (string)all[0]!["id"]!);
     }
@@ -129,6 +132,10 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     [InlineData("""{"seed":1,"turns":[50,40]}""", "turns[1]")]
     [InlineData("""{"seed":1,"turns":[5000]}""", "turns[0]")]
     [InlineData("""{"seed":1,"turns":[50],"lift":50}""", "lift")]
+    [InlineData("""{"seed":1,"turns":[50],"lift":90,"level":0}""", "level")]
+    [InlineData("""{"seed":1,"turns":[50],"lift":90,"level":99}""", "level")]
+    [InlineData("""{"seed":1,"turns":[50],"lift":90,"guess":-5}""", "guess")]
+    [InlineData("""{"seed":1,"turns":[50],"lift":90,"guess":90000}""", "guess")]
     [InlineData("""{"seed":1,"turns":[1,2,3,4,5,6,7,8,9,10,11,12,13,14,15,16,17,18,19,20,21]}""", "turns")]
     public async Task A_round_that_cannot_have_been_is_refused(string body, string field)
     {
@@ -138,6 +145,40 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
             Assert.Equal(HttpStatusCode.BadRequest, status);
             Assert.Equal(field, (string)problem!["refusals"]![0]!["field"]!);
         }
+    }
+
+    [Fact]
+    public async Task Where_it_welds_is_asked_and_told_once_it_is_marked()
+    {
+        var (_, asked) = await Post("/api/practice/fold", """{"seed":4}""");
+        Assert.Null(asked!["end"]);
+        Assert.True(asked["task"]!["steps"]!.AsArray().Count > 1);
+        var (_, told) = await Post("/api/practice/fold", """{"seed":4,"welds":[]}""");
+        var welds = told!["end"]!["contacts"]!.AsArray().Select((c, i) => ((string)c!["state"]!, i)).Where(c => c.Item1 == "fused").Select(c => c.i);
+        var (status, kept) = await Post("/api/practice/fold/scores", $$"""{"seed":4,"welds":[{{string.Join(',', welds)}}]}""");
+        Assert.Equal((HttpStatusCode.Created, 100, "fold"), (status, (int)kept!["score"]!, (string)kept["kind"]!));
+
+        foreach (var (body, field) in new[] { ("""{"seed":4}""", "welds"), ("""{"seed":4,"welds":[-1]}""", "welds"), ("""{"seed":4,"welds":[4000000]}""", "welds"), ("""{"seed":4,"welds":[],"level":7}""", "level") })
+        {
+            var (refused, problem) = await Post("/api/practice/fold/scores", body);
+            Assert.Equal((HttpStatusCode.BadRequest, field), (refused, (string)problem!["refusals"]![0]!["field"]!));
+        }
+    }
+
+    [Fact]
+    public async Task Three_good_rounds_bring_the_next_level_and_what_is_dealt_then()
+    {
+        for (var seed = 1; seed <= 3; seed++)
+        {
+            var (_, told) = await Post("/api/practice/fold", $$"""{"seed":{{seed}},"welds":[],"level":1}""");
+            var welds = told!["end"]!["contacts"]!.AsArray().Select((c, i) => ((string)c!["state"]!, i)).Where(c => c.Item1 == "fused").Select(c => c.i);
+            await Post("/api/practice/fold/scores", $$"""{"seed":{{seed}},"welds":[{{string.Join(',', welds)}}],"level":1}""");
+        }
+
+        var standing = JsonNode.Parse(await client.GetStringAsync("/api/practice/standing"))!;
+        Assert.Equal((2, 1), ((int)standing["fold"]!["level"]!, (int)standing["pan"]!["level"]!));
+        var (_, next) = await Post("/api/practice/fold", """{"seed":9}""");
+        Assert.Equal(2, (int)next!["task"]!["level"]!);
     }
 
     [Fact]

@@ -21,7 +21,7 @@ public sealed partial class PhotoMemoryTests : IDisposable
     public async Task Eight_vast_pictures_at_once_take_less_than_a_hundred_megabytes_more(SKEncodedImageFormat format, string type, int wide, int high)
     {
         var (server, address) = await servers.Start();
-        using var client = new HttpClient { BaseAddress = address };
+        using var client = RealServers.Client(address);
         // What the first pictures of all, as many at once, bring into memory for good is none of theirs.
         var small = Picture(format, 400, 300);
         Assert.All(await Task.WhenAll(Enumerable.Range(0, 8).Select(_ => Sent(client, small, type))), a => Assert.Equal(HttpStatusCode.Created, a));

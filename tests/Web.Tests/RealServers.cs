@@ -11,6 +11,9 @@ public sealed class RealServers : IDisposable
     // As it was published, where it was: that starts sooner.
     private static readonly string Built = Environment.GetEnvironmentVariable("YSTRATA_APP") ?? typeof(Program).Assembly.Location;
 
+    /// <summary>Where the program itself lies.</summary>
+    public static string Lies { get; } = Path.GetDirectoryName(Built)!;
+
     private readonly List<Process> started = [];
 
     /// <summary>What the environment says to those that are started from now on.</summary>
@@ -30,6 +33,15 @@ public sealed class RealServers : IDisposable
         Directory.Delete(Folder, recursive: true);
     }
 
+    /// <summary>Asks a server over a socket, as its pages do.</summary>
+    public static HttpClient Client(Uri address, HttpMessageHandler? handler = null)
+    {
+        var client = handler is null ? new HttpClient() : new HttpClient(handler);
+        client.BaseAddress = address;
+        client.DefaultRequestHeaders.Add(OwnPagesOnly.Header, "here");
+        return client;
+    }
+
     public async Task<(Process Server, Uri Address)> Start(params string[] more)
     {
         var server = Process.Start(With(more))!;
@@ -43,6 +55,52 @@ public sealed class RealServers : IDisposable
         }
 
         throw new InvalidOperationException("the server did not start");
+    }
+
+    /// <summary>Starts one that listens to the network too.</summary>
+    /// <returns>Where the machine itself asks, and where the network does.</returns>
+    public async Task<(Process Server, Uri Here, Uri There)> StartOnNetwork(params string[] more)
+    {
+        const string says = "On the network it is at ", listens = "listens to the network on port ";
+        var (server, here) = await Start(more);
+        Uri? there = null;
+        while (await server.StandardOutput.ReadLineAsync() is { } line)
+        {
+            if (line.StartsWith(says, StringComparison.Ordinal))
+            {
+                there = new(line[says.Length..]);
+            }
+            else if (line.StartsWith(listens, StringComparison.OrdinalIgnoreCase))
+            {
+                NetworkPort = int.Parse(line[listens.Length..], System.Globalization.CultureInfo.InvariantCulture);
+                return (server, here, there!);
+            }
+        }
+
+        throw new InvalidOperationException("the server did not start");
+    }
+
+    /// <summary>Of the one that was started last.</summary>
+    public int NetworkPort { get; private set; }
+
+    /// <summary>Starts one that is told something on its input and ends by itself, and gives what it says.</summary>
+    public async Task<string> Say(string input, params string[] more)
+    {
+        var info = With(more);
+        (info.RedirectStandardError, info.RedirectStandardInput) = (true, true);
+        using var server = Process.Start(info)!;
+        await server.StandardInput.WriteAsync(input);
+        server.StandardInput.Close();
+        var said = await server.StandardError.ReadToEndAsync().WaitAsync(Patience);
+        await server.WaitForExitAsync().WaitAsync(Patience);
+        return said;
+    }
+
+    /// <summary>Asks one to end, and waits until it has.</summary>
+    public static async Task End(Process server)
+    {
+        using var asked = Process.Start("kill", ["-TERM", server.Id.ToString(System.Globalization.CultureInfo.InvariantCulture)]);
+        await server.WaitForExitAsync().WaitAsync(Patience);
     }
 
     /// <summary>Starts one that will not, and gives its one sentence why.</summary>

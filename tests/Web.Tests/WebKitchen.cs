@@ -14,6 +14,11 @@ public sealed class WebKitchen : WebApplicationFactory<Program>
 {
     private readonly string folder = Directory.CreateTempSubdirectory("ystrata-web-").FullName;
 
+    private bool lan;
+
+    /// <summary>One that listens to the network: called in process, nothing comes by the ear of the machine itself, so everybody is a stranger.</summary>
+    public static WebKitchen OnTheNetwork() => new() { lan = true };
+
     /// <summary>80 g balls, a 30 cm sheet with 6 g ghee, letter, letter.</summary>
     public static BatchSpec Squares(params FoldStep[] steps) => new(
         StartSpec.Of(24),
@@ -39,12 +44,18 @@ public sealed class WebKitchen : WebApplicationFactory<Program>
     {
         base.ConfigureClient(client);
         client.DefaultRequestHeaders.IfMatch.Add(EntityTagHeaderValue.Any);
+        client.DefaultRequestHeaders.Add(OwnPagesOnly.Header, "here");
     }
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         builder.UseSetting("data", folder);
         builder.UseSetting("demo", "false");
+        if (lan)
+        {
+            builder.UseSetting("lan", "true");
+            builder.UseSetting("bind", "127.0.0.1");
+        }
     }
 
     protected override void Dispose(bool disposing)

@@ -205,6 +205,15 @@ const spoils: Record<string, (spec: any) => void> = {
     s.pan = { ...s.pan, together: 8, own: [{ time: 8, fat: 2 }], second: { id: "butter", share: 40 }, hold: "paper", holdFor: 200 };
     s.pan.on = { kind: "castIron", thickness: 4, across: 240, flame: "low" };
   },
+  "to be hot, and held open too long": (s) => {
+    s.pan = { ...s.pan, hold: "plate", holdFor: 60, wants: "hot" };
+  },
+  "to be crisp, and covered": (s) => {
+    s.pan = { ...s.pan, hold: "cloth", holdFor: 30, wants: "crisp", colour: "brown" };
+  },
+  "to be crisp, and pale": (s) => {
+    s.pan = { ...s.pan, wants: "crisp", colour: "pale" };
+  },
   "charred and dried out": (s) => {
     s.balls.mass = 40;
     s.pan = {
@@ -289,6 +298,10 @@ const spoils: Record<string, (spec: any) => void> = {
   "rested to the best": (s) => {
     s.rest.time = 30;
   },
+  "measured in cups nobody has said the filling of": (s) => {
+    s.start = { ...s.start, by: "flour", flour: 250 };
+    s.dough.cups = { packing: 1, allMeasured: false };
+  },
   "all right": (s) => {
     s.sheet = { ...s.sheet, diameter: 300, fatMass: 6 };
     s.fold.steps = [{ kind: "letter" }, { kind: "brush", fat: "ghee", mass: 2 }, { kind: "letter" }];
@@ -304,12 +317,27 @@ const gap = /undefined|NaN|null|\{|\}|\[object/;
 const seen = new Set<string>();
 
 // One test a plan: a whole shelf of them in one is a race against the clock on a busy machine.
-test.each(Object.entries(spoils))("every note of a bread that is %s has its words", async (_, spoil) => {
+test.each(Object.entries(spoils))("every note of a bread that is %s has its words", (_, spoil) => worded(spoil));
+
+test("every note of a flour measured before cups were said has its words", async () => {
+  const put = (units: object) =>
+    fetch(`${inject("kitchen")}/api/larder/units`, {
+      method: "PUT",
+      headers: { "x-ystrata": "here", "content-type": "application/json", "if-match": "*" },
+      body: JSON.stringify(units),
+    });
+  const { units } = larder.view!;
+  expect((await put({ ...units, fill: "scooped", cupSaid: true })).status).toBe(200);
+  await worded(spoils["measured in cups nobody has said the filling of"]!);
+  expect((await put(units)).status).toBe(200);
+});
+
+async function worded(spoil: (spec: any) => void) {
   const spec = structuredClone(larder.view!.plain);
   spoil(spec);
   const answer = await fetch(`${inject("kitchen")}/api/plan`, {
     method: "POST",
-    headers: { "content-type": "application/json" },
+    headers: { "x-ystrata": "here", "content-type": "application/json" },
     body: JSON.stringify(spec),
   });
   const sheet = await answer.json();
@@ -329,7 +357,7 @@ test.each(Object.entries(spoils))("every note of a bread that is %s has its word
       expect(mendWords(mend), `${note.code}, ${mend.code}`).toMatch(/^(?!.*(undefined|NaN|null|[{}])).+$/);
   }
   for (const risk of sheet.risks) expect(symptomName[risk.symptom as keyof typeof symptomName]()).not.toMatch(gap);
-});
+}
 
 test("these breads bring out every note there is", () => {
   expect(inject("noteCodes").length).toBeGreaterThan(0);

@@ -51,7 +51,7 @@ function with_(field: string, value: unknown): BatchSpec {
 async function refusals(spec: BatchSpec): Promise<Refusal[]> {
   const answer = await fetch(`${inject("kitchen")}/api/plan`, {
     method: "POST",
-    headers: { "content-type": "application/json" },
+    headers: { "x-ystrata": "here", "content-type": "application/json" },
     body: JSON.stringify(spec),
   });
   return answer.status === 400 ? ((await answer.json()) as { refusals: Refusal[] }).refusals : [];

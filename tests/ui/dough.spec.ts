@@ -33,6 +33,37 @@ test("a walnut of ghee, two fists, a heaped spoon: amounts are read as they are 
   await expect(page.getByText("like a lemon")).toHaveCount(0);
 });
 
+test("how a cup of flour is filled is asked once, where it first matters, and the flour is put right with it", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await page.getByRole("radio", { name: "Flour", exact: true }).click();
+  await bench.number("Flour at hand").fill("2 metric cups");
+  const unsaid = page.locator('[data-note="cupsUnsaid"]');
+  await expect(unsaid).toContainText(/Scooped or spooned: [\d.]+ % or [\d.]+ % water/);
+  const before = parseFloat(await bench.number("Flour at hand").inputValue());
+  // A cup that cannot be is refused beside it; one that was weighed counts.
+  const weighed = unsaid.getByLabel("Or weigh one as you fill it");
+  await weighed.fill("5000");
+  await expect(unsaid.getByRole("button", { name: "It weighs that" })).toBeDisabled();
+  await unsaid.getByRole("button", { name: "Scooped" }).click();
+  await expect.poll(async () => parseFloat(await bench.number("Flour at hand").inputValue())).toBeCloseTo(before * 1.14, 0);
+  await expect(page.locator("[data-note^=cups]")).toHaveCount(0);
+  // Never again.
+  await bench.number("Flour at hand").fill("3 metric cups");
+  await expect.poll(async () => parseFloat(await bench.number("Flour at hand").inputValue())).toBeCloseTo(before * 1.14 * 1.5, 0);
+  await expect(page.locator("[data-note^=cups]")).toHaveCount(0);
+});
+
+test("a ball is as big as a golf ball, and what is like nothing says so", async ({ bench, page }) => {
+  await bench.pick("Night-crew squares");
+  await bench.open("Balls");
+  const ball = bench.number("One ball");
+  await ball.fill("two golf balls");
+  await ball.blur();
+  await expect(bench.stratum("balls")).toContainText("96 g");
+  await ball.fill("a gobbet");
+  await expect(page.locator("main")).toContainText("This kitchen has no");
+});
+
 test("another fat goes in at equal fat, by weight and by spoon", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   await expect(bench.grams("ghee")).toHaveValue("35 g");

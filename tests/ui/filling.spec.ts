@@ -189,3 +189,41 @@ test("a batch that starts from its filling follows the filling bench", async ({ 
   await page.getByRole("button", { name: /Filling bench: .* in each/ }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Filling" })).toBeVisible();
 });
+
+test("a paste of sugar, flour and fat says how much water binds it, and what is cut is filled slice by slice", async ({
+  bench,
+  page,
+  kitchen,
+  request,
+}) => {
+  const larder = (await (await request.get(`${kitchen.address}/api/larder`)).json()) as {
+    schools: { id: string; spec: { fold: object } }[];
+  };
+  const { spec } = larder.schools.find((s) => s.id === "starchLog") as { spec: any }; // eslint-disable-line @typescript-eslint/no-explicit-any
+  const part = (id: string, mass: number) => ({ id, mass, trim: 0, steps: [] });
+  spec.filling = {
+    parts: [part("sugar-brown", 200), part("flour-cake", 150), part("ghee", 40)],
+    together: [],
+    saltWanted: 0,
+    liquorToDough: false,
+    wall: { shape: "laminated", share: 60 },
+  };
+  await request.post(`${kitchen.address}/api/breads`, { data: { name: "Sugar slices", about: "", tags: [], spec } });
+  await page.goto(`${kitchen.address}/#/`);
+  await bench.pick("Sugar slices");
+  await bench.open("Filling");
+  const verdict = page.getByTestId("verdict");
+  await expect(verdict).toHaveAttribute("data-feel", "loose");
+  await expect(page.locator('[data-note="fillingLoose"]')).toContainText(/\d+ g of water binds it/);
+  await page.locator('[data-note="fillingLoose"]').getByRole("button").first().click();
+  await expect(verdict).toHaveAttribute("data-feel", "holds");
+  // Lumps as they come out of the bag are too coarse for the wall; a press crushes them.
+  await expect(page.locator('[data-note="lumpsTear"]')).toBeVisible();
+
+  await page.getByRole("tab", { name: /Wall/ }).click();
+  const drops = bench.number("Drops of fat inside");
+  await drops.fill("1.5");
+  await drops.blur();
+  await expect(page.getByRole("button", { name: "Fat: Ghee" })).toBeVisible();
+  await bench.kept();
+});

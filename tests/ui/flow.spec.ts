@@ -4,7 +4,7 @@ import { expect, test } from "./kitchen";
 test.describe("a server of its own", () => {
   test.use({ ownServer: true });
 
-  test("a batch goes from the shelf to the log and is there after the server was killed", async ({ kitchen, bench, page }) => {
+  test("a batch goes from the shelf over its benches, and the bread follows", async ({ bench, page }) => {
     await bench.pick("First-ferry squares");
     await expect(bench.stratum("balls")).toContainText("16 × 80 g");
     await expect(bench.stratum("fold")).toContainText("7 leaves");
@@ -25,7 +25,14 @@ test.describe("a server of its own", () => {
     await expect(bench.drawn("fused")).toHaveCount(0);
     await expect(bench.drawn("open")).toHaveCount(8);
     await expect(page.locator('[data-note="allOpen"]')).toBeVisible();
+  });
 
+  test("what went from the bench to the log is there after the server was killed", async ({ kitchen, bench, page }) => {
+    await bench.pick("First-ferry squares");
+    await bench.open("Fold");
+    await bench.add("Brush fat");
+    await bench.step(2).press("Alt+ArrowLeft");
+    await expect(bench.stratum("fold")).toContainText("9 leaves");
     await page.getByLabel("Name of the batch").fill("Harbour squares");
     await bench.kept();
     await page.getByRole("button", { name: "Log it" }).click();

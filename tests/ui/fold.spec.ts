@@ -209,3 +209,24 @@ test("rolled like a mat and wound, leaves and rings are both told", async ({ ben
 });
 
 test.use({ expectErrors: /status of 400/ });
+
+test("where it will weld is asked on the drawing, told once it is marked, and counted in the log", async ({ page, kitchen }) => {
+  await page.getByRole("tab", { name: "Practice", exact: true }).click();
+  await expect(page.getByTestId("level")).toContainText("Level 1 of 3");
+  const stack = page.getByTestId("fold-stack");
+  const contacts = stack.getByRole("button");
+  await expect(contacts.first()).toBeVisible();
+  const count = await contacts.count();
+  expect(count).toBeGreaterThan(2);
+  await contacts.first().click();
+  await expect(contacts.first()).toHaveAttribute("aria-pressed", "true");
+  await contacts.first().click();
+  await expect(contacts.first()).toHaveAttribute("aria-pressed", "false");
+  await page.getByRole("button", { name: "Tell me" }).click();
+  await expect(stack.locator("[data-told]")).toHaveCount(count);
+  await expect(stack.locator("[data-told=fused]").first()).toContainText(/Step \d, \w+: /);
+  // Nothing marked: nothing told of what welds.
+  await expect(page.getByTestId("fold-score")).toHaveText(/^0\s/);
+  await page.goto(`${kitchen.address}/#/log`);
+  await expect(page.locator("[data-trained=fold]")).toContainText("Best of 1: 0 of 100");
+});

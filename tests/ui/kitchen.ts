@@ -1,5 +1,5 @@
 import { test as base, expect, type Page } from "@playwright/test";
-import { startServer } from "./server.mjs";
+import { own, startServer } from "./server.mjs";
 
 type Server = Awaited<ReturnType<typeof startServer>>;
 
@@ -24,6 +24,12 @@ export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: R
     if (ownServer) return serve(use);
     await server.reset();
     await use(server);
+  },
+  // What is asked beside the pages carries what they carry; the pages do so by themselves.
+  request: async ({ playwright }, use) => {
+    const context = await playwright.request.newContext({ extraHTTPHeaders: own });
+    await use(context);
+    await context.dispose();
   },
   // Auto: every test begins on the shelf and is watched for errors, whether it asks for the bench or not.
   bench: [

@@ -258,9 +258,9 @@ test("a kitchen that measures in cups reads cups first, and its spoons stand bes
   await expect(page.getByText("1¼ tsp")).toBeVisible();
 });
 
-test("five thousand lines scroll and are found like fifty", async ({ page, kitchen }) => {
+test("five thousand lines scroll and are found like fifty", async ({ request, page, kitchen }) => {
   const lines = Array.from({ length: 5000 }, (_, i) => `own-x${i},Herb number ${i},addition,0.2,90,0,0,0,20`).join("\n");
-  const answer = await page.request.post(`${kitchen.address}/api/larder/import?take=true`, {
+  const answer = await request.post(`${kitchen.address}/api/larder/import?take=true`, {
     headers: { "content-type": "text/csv" },
     data: `id,name,kind,density_g_ml,water_pct,fat_pct,sugar_pct,salt_pct,kcal_100g\n${lines}\n`,
   });
@@ -269,7 +269,7 @@ test("five thousand lines scroll and are found like fifty", async ({ page, kitch
   const list = page.getByTestId("larder-list");
   await page.getByLabel("Kind", { exact: true }).selectOption("addition");
   await list.evaluate((e) => (e.scrollTop = e.scrollHeight));
-  await expect(list.getByRole("listitem").last()).toHaveAttribute("aria-posinset", "5005");
+  await expect(list.getByRole("listitem").last()).toHaveAttribute("aria-posinset", "5025");
   expect(await list.getByRole("listitem").count()).toBeLessThan(60);
   await page.getByRole("searchbox").fill("number 4321");
   await expect(list.getByRole("button")).toHaveCount(1);

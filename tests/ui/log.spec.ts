@@ -140,7 +140,7 @@ test.describe("where something is refused", () => {
   test.use({ expectErrors: refusedRequests });
 
   test("a photo is made small and kept; what is no photo is refused in words", async ({ page, kitchen, request }) => {
-    const [first] = await lines(request, kitchen.address);
+    const [first] = await lines(request, kitchen.address, "?find=drinks%20more");
     await openLog(page, kitchen.address, `/${first!.id}`);
     const png = await page.evaluate(() => {
       const canvas = document.createElement("canvas");
@@ -203,4 +203,68 @@ test("after a stove run the entry knows pieces, losses and times", async ({ page
     expect(value).toBeGreaterThanOrEqual(least - 1);
     expect(value).toBeLessThanOrEqual(least + 10);
   }
+});
+
+test("the colour a face reached is read off its photo: the white touched, then the face", async ({ page, kitchen, request }) => {
+  const [squares] = await lines(request, kitchen.address, "?find=best%20so%20far");
+  await openLog(page, kitchen.address, `/${squares!.id}`);
+  const said = page.getByTestId("colour-first");
+  await expect(said).toContainText("planned gold");
+  const kept = await said.innerText();
+  await page.getByRole("button", { name: "Leave out: First face" }).click();
+  await expect(said).toHaveCount(0);
+
+  await page.getByRole("button", { name: "Read its colour" }).click();
+  const photo = page.getByRole("button", { name: /arrows move it/ });
+  await photo.locator("img").evaluate((img: HTMLImageElement) => img.decode());
+  const { width, height } = (await photo.boundingBox())!;
+  const touch = (x: number, y: number) => photo.click({ position: { x: width * x, y: height * y } });
+  await touch(175 / 800, 0.5);
+  await expect(page.getByText("Now touch the face.")).toBeVisible();
+  await touch(420 / 800, 0.5);
+  // The page reads what the drawing was made with.
+  await expect(said).toHaveText(kept);
+
+  // The table is not white, and is said so; nothing is learned from that.
+  await touch(0.05, 0.5);
+  await touch(420 / 800, 0.5);
+  await expect(page.getByTestId("colour-trouble")).toBeVisible();
+  await expect(said).toHaveCount(0);
+
+  // By keys alone: white, then face, each moved by the arrows.
+  await photo.focus();
+  await page.keyboard.press("Enter");
+  for (let i = 0; i < 3; i++) await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Enter");
+  await expect(said).toHaveText(kept);
+  await page.getByRole("button", { name: "Keep the entry" }).click();
+  await expect(page.getByText("not kept yet")).toHaveCount(0);
+  await page.reload();
+  await expect(said).toHaveText(kept);
+});
+
+test("a photo in shadow says so, and three good ones teach the pan its pace of browning", async ({ page, kitchen, request }) => {
+  const [beet] = await lines(request, kitchen.address, "?find=cooked%20the%20puree");
+  await openLog(page, kitchen.address, `/${beet!.id}`);
+  await expect(page.getByTestId("colour-trouble")).toContainText("A shadow lies across the face");
+  await page.getByRole("link", { name: "Learned" }).click();
+  await expect(page.locator('[data-learned^="browning"]').first()).toContainText("How fast it browns");
+});
+
+test.describe("weighed", () => {
+  test.use({ expectErrors: refusedRequests });
+
+  test("a piece weighed before and after teaches how much the pan drives off", async ({ page, kitchen, request }) => {
+    const [squares] = await lines(request, kitchen.address, "?find=best%20so%20far");
+    await openLog(page, kitchen.address, `/${squares!.id}`);
+    await page.getByLabel("A piece, raw").fill("88");
+    await page.getByLabel("The same, roasted").fill("500");
+    await page.getByRole("button", { name: "Keep the entry" }).click();
+    await expect(page.getByText("From 1 g to 106 g.").first()).toBeVisible();
+    await page.getByLabel("The same, roasted").fill("78");
+    await page.getByRole("button", { name: "Keep the entry" }).click();
+    await expect(page.getByText("not kept yet")).toHaveCount(0);
+    await page.getByRole("link", { name: "Learned" }).click();
+    await expect(page.locator('[data-learned^="steam"]')).toContainText("counts from 3 on");
+  });
 });

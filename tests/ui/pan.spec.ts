@@ -154,7 +154,7 @@ test("two pans stand side by side and one is cooked on", async ({ page }) => {
 });
 
 test("fats are mixed, counted where they end, and one that browns early is said", async ({ bench, page }) => {
-  await page.getByRole("tab", tab("Fat, finish, hold")).click();
+  await page.getByRole("tab", tab("Fat")).click();
   await bench.choose("Add a second fat", "Butter");
   await expect(page.locator('[data-note="butterBrowns"]')).toBeVisible();
   await expect(page.locator('[data-note="panSmokes"]')).toContainText("150 °C");
@@ -165,15 +165,39 @@ test("fats are mixed, counted where they end, and one that browns early is said"
 });
 
 test("finished while it steams, held where it stays soft", async ({ bench, page }) => {
-  await page.getByRole("tab", tab("Fat, finish, hold")).click();
+  await page.getByRole("tab", tab("Finish, hold")).click();
   await page.getByRole("radio", { name: "Clap" }).click();
   await expect(page.getByTestId("finish")).toContainText("while it steams");
-  await page.getByRole("radio", { name: "Plate" }).click();
+  await page.getByRole("radio", { name: /^Plate/ }).click();
   await bench.set("From pan to table", "60");
   await expect(page.locator('[data-note="holdStiff"]')).toBeVisible();
-  await page.getByRole("radio", { name: "Lidded pot" }).click();
+  await page.getByRole("radio", { name: /^Lidded pot/ }).click();
   await expect(page.locator('[data-note="holdStiff"]')).toHaveCount(0);
   await expect(page.getByTestId("hold")).toContainText("reheated dry");
+});
+
+test("crisp at the table is another wish than soft: the cover that keeps the one takes the other", async ({ bench, page }) => {
+  await page.getByRole("tab", tab("Finish, hold")).click();
+  await bench.set("From pan to table", "6");
+  await expect(page.locator("[data-note^=hold]")).toHaveCount(0);
+  await page.getByRole("radio", { name: "Crisp", exact: true }).click();
+  await expect(page.locator('[data-note="holdSoftens"]')).toContainText("crisp for 2 min");
+  await page.getByRole("button", { name: "Leave it open on a plate" }).click();
+  await expect(page.locator("[data-note^=hold]")).toHaveCount(0);
+  await expect(page.getByRole("radio", { name: /^Plate/ })).toBeChecked();
+  await page.getByRole("radio", { name: "Hot", exact: true }).click();
+  await bench.set("From pan to table", "30");
+  await expect(page.locator('[data-note="holdCools"]')).toBeVisible();
+  await expect(page.getByTestId("hold")).toContainText("Cold at the table");
+  await page.getByRole("button", { name: "Hold it in a lidded, insulated pot" }).click();
+  await expect(page.getByTestId("hold")).toContainText("Hot at the table");
+});
+
+test("with one turn the first face gets its colour before it is turned", async ({ page }) => {
+  await page.getByLabel("How it is roasted").selectOption("One turn");
+  await expect(page.getByTestId("stay")).toHaveCount(2);
+  await expect(page.getByTestId("stay").first()).toContainText("2 g");
+  await expect(page.getByTestId("stay").last()).toContainText("2 g");
 });
 
 test.describe("what cannot be", () => {
@@ -204,6 +228,10 @@ test("one round of practice: turned and lifted by eye, cut open, its score in th
   await page.clock.install();
   await page.getByRole("tab", tab("Practice")).click();
   await expect(page.getByTestId("task")).toContainText("Wanted:");
+  await page.getByRole("button", { name: "A pinch of flour" }).click();
+  await page.clock.runFor(60_000);
+  await expect(page.getByTestId("pinch")).toContainText("Gold.");
+  await page.getByRole("slider", { name: "The pan is at about" }).fill("205");
   await page.getByRole("button", { name: "Lay it on the pan" }).click();
   const clock = page.getByTestId("clock");
   for (const [name, at] of [
@@ -225,12 +253,17 @@ test("one round of practice: turned and lifted by eye, cut open, its score in th
   }
   const score = parseFloat(await page.getByTestId("score").innerText());
   expect(score).toBeGreaterThan(0);
-  await expect(page.getByTestId("practice-end").locator("tbody tr")).toHaveCount(3);
+  const curves = page.getByTestId("score-curve");
+  await expect(curves).toHaveCount(3);
+  await expect(curves.first()).toContainText(/best \d+ s/);
+  await expect(curves.first()).toContainText(/yours 5\d s/);
+  await expect(page.getByTestId("marks")).toContainText("Colour");
   await expect(page.getByTestId("cut")).toBeVisible();
   await expect(page.getByTestId("practice-end")).toContainText(/Advised|No turns/);
 
   await page.goto(`${kitchen.address}/#/log`);
-  await expect(page.getByTestId("practice-scores")).toContainText(`Best of 1: ${score} of 100`);
+  await expect(page.locator("[data-trained=score]")).toContainText(`Best of 1: ${score} of 100`);
+  for (const trained of ["heat", "colour", "done"]) await expect(page.locator(`[data-trained=${trained}]`)).toContainText("Best of 1");
 });
 
 test("practice can be quick, is dealt anew, and a turn at the very first moment is none", async ({ page }) => {

@@ -32,7 +32,7 @@ test("water poured spoon by spoon counts every spoon", async ({ bench, page }) =
 test("a dial whose figure the cook never set is nudged twice", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   await bench.open("Pan");
-  await page.getByRole("tab", { name: "Fat, finish, hold", exact: true }).click();
+  await page.getByRole("tab", { name: "Finish, hold", exact: true }).click();
   const field = bench.number("From pan to table");
   const before = Number(await field.inputValue());
   const go = await hold(page, "**/api/plan");

@@ -121,14 +121,16 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
       await page.getByRole("tab", { name: tab, exact: true }).last().click();
     },
   ]),
-  ...["Pan and probe", "Fat, finish, hold", "Compare", "Practice"].map((tab): [string, (bench: Bench, page: Page) => Promise<unknown>] => [
-    `${tab} on the bench of Pan`,
-    async (bench, page) => {
-      await bench.pick("First-ferry squares");
-      await bench.open("Pan");
-      await page.getByRole("tab", { name: tab, exact: true }).click();
-    },
-  ]),
+  ...["Pan and probe", "Fat", "Finish, hold", "Compare", "Practice"].map(
+    (tab): [string, (bench: Bench, page: Page) => Promise<unknown>] => [
+      `${tab} on the bench of Pan`,
+      async (bench, page) => {
+        await bench.pick("First-ferry squares");
+        await bench.open("Pan");
+        await page.getByRole("tab", { name: tab, exact: true }).click();
+      },
+    ],
+  ),
   [
     "a filling step that is open",
     async (bench, page) => {

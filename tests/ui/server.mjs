@@ -17,17 +17,23 @@ export const chromiumFlags = [
   "--disable-sync",
 ];
 
+/** What every write carries, so that no page of another site can make one. */
+export const own = { "x-ystrata": "here" };
+
 /** Debian's Chromium without a window of its own, which takes half the work of the whole one; that one where it is the only one there. */
 export const chromiumPath = ["/usr/bin/chromium-headless-shell", "/usr/bin/chromium"].find((path) => existsSync(path)) ?? "chromium";
 
 /**
  * A server over a data folder; by default over a new demo kitchen on any free port.
- * @param {{ data?: string, demo?: boolean, port?: number, more?: string[] }} [how] with more: what else it is told on its command line
+ * @param {{ data?: string, demo?: boolean, port?: number, more?: string[], through?: string[] }} [how] with more: what else it is told on its
+ * command line, and through: the command that starts it, elsewhere than on this machine
  */
-export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0, more = [] } = {}) {
+export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0, more = [], through = [] } = {}) {
+  const [command, ...before] = [...through, "dotnet"];
   const server = spawn(
-    "dotnet",
+    command,
     [
+      ...before,
       "Ystrata.Web.dll",
       "--port",
       String(port),
@@ -47,18 +53,26 @@ export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-"
     },
   );
   const ended = new Promise((resolve) => server.once("exit", resolve));
-  const address = await new Promise((resolve, reject) => {
-    ended.then((code) => reject(new Error(`the server ended with ${code}`)));
-    server.stdout.on("data", (text) => {
-      const found = /http:\S+/.exec(String(text))?.[0];
-      if (found) resolve(found);
+  let said = "";
+  const saying = (what) =>
+    new Promise((resolve, reject) => {
+      ended.then((code) => reject(new Error(`the server ended with ${code}`)));
+      const look = () => {
+        const found = what.exec(said)?.[1];
+        if (found) resolve(found);
+      };
+      server.stdout.on("data", (text) => {
+        said += text;
+        look();
+      });
+      look();
     });
-  });
+  const address = await saying(/^Ystrata is at (\S+)\n/m);
   const ahead = (seconds) => writeFileSync(join(data, "shift"), String(seconds));
   const send = async (path, body) => {
     const answer = await fetch(address + path, {
       method: "POST",
-      headers: { "content-type": "application/json" },
+      headers: { ...own, "content-type": "application/json" },
       body: JSON.stringify(body),
     });
     if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
@@ -68,6 +82,9 @@ export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-"
   const clean = join(data, "clean.db");
   return {
     address,
+    /** Where the network asks, of one that was told to listen to it. */
+    network: () => saying(/^On the network it is at (\S+)\n/m),
+    networkPort: async () => Number(await saying(/^Listens to the network on port (\d+)\n/m)),
     data,
     pid: server.pid,
     /** @param {NodeJS.Signals} signal SIGTERM asks, SIGKILL does not. */

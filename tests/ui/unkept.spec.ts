@@ -56,7 +56,11 @@ test("an answer that is lost on its way makes no second batch", async ({ bench, 
       await route.abort();
     } else await route.continue();
   });
-  await change(bench, page, "Night-crew squares", "Only", "33");
+  await bench.pick("Night-crew squares");
+  await page.getByLabel("Name of the batch").fill("Only");
+  // What is changed once it was sent, and before the kitchen is known to have it, is no other screen's.
+  await expect.poll(() => lost).toBe(1);
+  await bench.set("Pieces", "33");
   await bench.kept();
   expect(await kept(request, kitchen.address, ["Only"])).toEqual([[33]]);
 });

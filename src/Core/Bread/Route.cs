@@ -60,18 +60,21 @@ internal sealed class ParcelRoute(BatchSpec spec, FillingSpec filling) : Route(s
 
     internal override FillingSpec Filling => filling;
 
+    // What is cut is filled piece by piece, and each is as wide as the last roll.
+    private int Makes => Folds ? Shaping.MadeBy(Spec.Fold.Steps) : 1;
+
     internal override Grams BallOf(Bowl bowl, double[] grams, FillingMade? made) => Spec.Balls.By == BallBy.Mass
         ? Spec.Balls.Mass
-        : Parcel.DoughFor(filling.Wall, Spec.Roll.Diameter, Spec.Balls.Thickness, bowl.DoughDensity, made!.End.Density);
+        : Parcel.DoughFor(filling.Wall, Spec.Roll.Diameter, Spec.Balls.Thickness, bowl.DoughDensity, made!.End.Density) * Makes;
 
     internal override Millimetres ThicknessOf(Grams ball, Density dough, FillingMade? made) =>
-        Parcel.ThicknessOf(filling.Wall, Spec.Roll.Diameter, ball, dough, made!.End.Density);
+        Parcel.ThicknessOf(filling.Wall, Spec.Roll.Diameter, ball / Makes, dough, made!.End.Density);
 
     // All the dough of a piece, rolled as wide as makes it as thick as the wall. A wall without leaves is one bare disc.
     internal override Shaping Shape(Grams ball, Density density)
     {
         var round = Parcel.DoughRound(filling.Wall.Shape, Spec.Roll.Diameter);
-        return Folds ? Shaping.Of(Spec.Sheet, Spec.Fold, Spec.Roll, round) : Shaping.Bare(round, Spec.Roll);
+        return Folds ? Shaping.Of(Spec.Sheet, Spec.Fold, Spec.Roll, round, filling.Wall.Drops) : Shaping.Bare(round, Spec.Roll, filling.Wall.Drops);
     }
 }
 

@@ -138,9 +138,10 @@ internal sealed record ClockJob(
 /// <param name="Stands">Dough from the bowl to the first sheet.</param>
 /// <param name="Folded">From fold to roll.</param>
 /// <param name="Rolled">From roll to pan.</param>
-/// <param name="Soft">From pan to table.</param>
+/// <param name="Table">From pan to table, as long as it is as wanted.</param>
+/// <param name="Wants">What it is to be there.</param>
 /// <param name="Filled">From when the filling is ready until it is wrapped: then it weeps; nothing where it never does.</param>
-internal sealed record ClockLimits(int Stands, int Folded, int Rolled, int Soft, int? Filled = null);
+internal sealed record ClockLimits(int Stands, int Folded, int Rolled, int Table, HoldWant Wants, int? Filled = null);
 
 /// <summary>What a bread wants of the pan.</summary>
 internal sealed record PanHeat(Celsius At, Cookware On);

@@ -54,8 +54,9 @@ internal static class ClockJobs
                 stands,
                 Math.Max(Whole(fold.Longest), Of(fold)),
                 clock.Ahead == Ahead.Freezer ? Whole(new Minutes(FreezeLongest)) : Whole(new Minutes(clock.Covered ? RolledCovered : RolledBare)),
-                // What comes off crisp does not go stiff.
-                sheet.Pan.Hold.Soft.Value > 0 ? Whole(sheet.Pan.Hold.Soft) : Whole(new Minutes(FreezeLongest)),
+                // What never is as wanted does not cease to be.
+                sheet.Pan.Hold.Keeps.Value > 0 ? Whole(sheet.Pan.Hold.Keeps) : Whole(new Minutes(FreezeLongest)),
+                spec.Pan.Wants,
                 sheet.Filling?.HoldsFor is { } holds ? Whole(holds) : null),
             new(spec.Pan.Laid, spec.Pan.Cookware),
             new(first, balls, fold),
@@ -64,7 +65,7 @@ internal static class ClockJobs
                 sheet.Filling?.Warm is not null,
                 spec.Rest.Place == RestPlace.Fridge ? Of(first) : 0,
                 clock.Ahead == Ahead.Fridge && !poured ? Math.Max(Of(fold) - Whole(RestStage.Warms(sheet.Balls.Mass, sheet.Dough.Density)), 0) : 0,
-                Whole(sheet.Pan.Hold.Hot)));
+                Whole(sheet.Pan.Hold.Here.Hot)));
     }
 
     private static RestBounds FirstRest(BatchSheet sheet) =>

@@ -28,8 +28,14 @@ public enum ClockBreach
     /// <summary>Dough stands longer than it may.</summary>
     DoughStands,
 
-    /// <summary>The first piece stiffens before the last is done.</summary>
+    /// <summary>The first piece stiffens before the last is done, where it is to be soft at the table.</summary>
     GoesStiff,
+
+    /// <summary>It is no longer hot by then, where it is to be.</summary>
+    GoesCool,
+
+    /// <summary>Its face is no longer crisp by then, where it is to be.</summary>
+    GoesLimp,
 
     /// <summary>A salted filling waits to be wrapped until it weeps.</summary>
     FillingWeeps,

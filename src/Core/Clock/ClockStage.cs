@@ -207,7 +207,7 @@ public static class ClockStage
                 Over(ClockBreach.RolledWaits, b, jobs.Count == 1 ? best.RolledWait : Wait(best.Breads[b], jobs[b]), jobs[b].Limits.Rolled),
                 Over(ClockBreach.FoldedWaits, b, FoldedWait(best.Breads[b], jobs[b]), jobs[b].Limits.Folded),
                 Over(ClockBreach.DoughStands, b, Stood(best.Breads[b], jobs[b]), jobs[b].Limits.Stands),
-                Over(ClockBreach.GoesStiff, b, best.Objectives.Ends - lifted, jobs[b].Limits.Soft),
+                Over(Spoils(jobs[b].Limits.Wants), b, best.Objectives.Ends - lifted, jobs[b].Limits.Table),
             })
             {
                 if (breach is not null)
@@ -217,6 +217,8 @@ public static class ClockStage
             }
         }
     }
+
+    private static ClockBreach Spoils(HoldWant wants) => wants switch { HoldWant.Hot => ClockBreach.GoesCool, HoldWant.Crisp => ClockBreach.GoesLimp, _ => ClockBreach.GoesStiff };
 
     private static int Wait(BreadFloor bread, ClockJob job) => job.Roll == 0 ? 0 :
         Enumerable.Range(0, job.Pieces).Max(i => bread.Laid[i] - bread.Rolled[i] - job.Freeze) ?? 0;

@@ -14,6 +14,12 @@ public static class DoughNotes
     internal static IEnumerable<Note> Of(CheckedBatch batch, DoughSheet dough)
     {
         var (spec, solved) = (batch.Spec, batch.Dough);
+        // What hangs on a question comes before what follows from its answer.
+        foreach (var note in CupNotes.Of(batch, dough))
+        {
+            yield return note;
+        }
+
         var (code, severity) = dough.Water.Feel switch
         {
             DoughFeel.Stiff => (NoteCode.DoughStiff, Severity.Wrong),

@@ -71,7 +71,13 @@ public enum Kneading
 /// <param name="WentIn">Of the liquid that makes up the rest: what really went in, once the cook has stopped by feel.</param>
 public sealed record MixSpec(Kneading Kneading, Grams? Bowl = null, Grams? WentIn = null);
 
+/// <summary>The flour was measured in cups of which nobody had said how they are filled.</summary>
+/// <param name="Packing">What was taken for it, against spooned.</param>
+/// <param name="AllMeasured">Everything else was measured too, as in a recipe, and does not follow the flour.</param>
+public sealed record FlourCups(double Packing, bool AllMeasured = false);
+
 /// <param name="Hydration">All water but the flour's own, percent of flour.</param>
+/// <param name="Cups">Nothing where the flour was weighed, or the cups are known.</param>
 public sealed record DoughSpec(
     IReadOnlyList<FlourShare> Flours,
     Feel Feel,
@@ -81,7 +87,8 @@ public sealed record DoughSpec(
     FatSpec Fat,
     SaltSpec Salt,
     IReadOnlyList<AdditionSpec> Additions,
-    MixSpec Mix)
+    MixSpec Mix,
+    FlourCups? Cups = null)
 {
     /// <summary>A dough of one flour and water, with 1.8 % salt.</summary>
     public static DoughSpec Of(string flour, Feel feel, double hydration, string fat, double fatShare, params (string Id, double Share)[] additions) => new(

@@ -38,6 +38,11 @@ public static class FillingCheck
         Steps(spec.Together, "filling.together", kitchen, refusals);
         InRange("filling.saltWanted", spec.SaltWanted.Value, refusals);
         InRange("filling.wall.share", spec.Wall.Share.Value, refusals);
+        if (spec.Wall.Drops is { } drops)
+        {
+            OfKind("filling.wall.drops.fat", drops.Fat, kitchen, refusals);
+            InRange("filling.wall.drops.mass", drops.Mass.Value, refusals);
+        }
     }
 
     /// <summary>Whether what was weighed can be, once every figure stands by itself.</summary>
@@ -63,7 +68,7 @@ public static class FillingCheck
             return null;
         }
 
-        var parcel = Parcel.Of(wall, spec.Roll.Diameter, dough.Wanted, dough.Bowl.DoughDensity, stuffing.Made.End, mix, 1);
+        var parcel = Parcel.Of(wall, spec.Roll.Diameter, dough.Wanted / (Parcel.IsFolded(wall.Shape) ? Shaping.MadeBy(spec.Fold.Steps) : 1), dough.Bowl.DoughDensity, stuffing.Made.End, mix, 1);
         var most = Math.Floor(parcel.MostShare.Value * 1.5);
         return parcel.Wall.Value < NoWall ? new("filling.wall.share", RefusalCode.NoWall, parcel.Wall.Value, NoWall, null, Millimetres.Unit)
             : wall.Share.Value > parcel.MostShare.Value * 1.5 ? new("filling.wall.share", RefusalCode.FillingTooBig, wall.Share.Value, null, most, Percent.Unit)

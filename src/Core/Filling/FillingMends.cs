@@ -200,14 +200,26 @@ public sealed class FillingMends(FillingSpec spec, FillingMade made, Kitchen kit
             binder);
     }
 
+    // Water raises mass as well as what is free: m solves (free + m) / (mass + m) = middle. A paste holds with far less, as soon as its sugar sticks: the least that does is said.
     private Mend? Moistened()
     {
-        // Water raises mass as well as what is free: m solves (free + m) / (mass + m) = middle.
         var middle = Middle / 100;
-        var mass = new Grams(Math.Ceiling((made.End.Mass.Value * middle - made.End.Free.Value) / (1 - middle)));
-        return mass.Value <= 0 || spec.Together.Count >= FillingCheck.MostSteps
-            ? null
-            : Of(MendCode.Moisten, [Quantity.Of(QuantityName.Mass, mass)], WithTogether([.. spec.Together, new MoistenStep(Staples.Water, mass)]), Staples.Water);
+        var most = Math.Ceiling(Math.Max((made.End.Mass.Value * middle - made.End.Free.Value) / (1 - middle), made.End.IsDryPaste ? made.End.Sugar.Value : 0));
+        if (most <= 0 || spec.Together.Count >= FillingCheck.MostSteps)
+        {
+            return null;
+        }
+
+        FillingSpec With(double grams) => WithTogether([.. spec.Together, new MoistenStep(Staples.Water, new(grams))]);
+        // The more water, the less loose: halved down to a gram.
+        var (dry, least) = (0.0, most);
+        while (least - dry > 1)
+        {
+            var grams = Math.Floor((dry + least) / 2);
+            (dry, least) = FillingStage.FeelOf(End(With(grams))) == FillingFeel.Loose ? (grams, least) : (dry, grams);
+        }
+
+        return Of(MendCode.Moisten, [Quantity.Of(QuantityName.Mass, new Grams(least))], With(least), Staples.Water);
     }
 
     private FillingSpec WithTogether(IReadOnlyList<FillingStep> steps) => spec with { Together = steps };

@@ -73,11 +73,12 @@ public static class FillingNotes
     // What is loose falls apart where it is gathered; in a folded parcel it lies well.
     private static Note? FeelOf(FillingSpec filling, FillingSheet sheet, FillingMends mends)
     {
+        var wetter = sheet.Feel == FillingFeel.Loose ? mends.AgainstLoose() : [];
         Quantity[] free = [Quantity.Of(QuantityName.Free, sheet.End.Free), Quantity.Of(QuantityName.Share, sheet.FreeShare)];
         return sheet.Feel switch
         {
             FillingFeel.Loose => filling.Wall.Shape is ParcelShape.Gathered or ParcelShape.Laminated
-                ? Say(NoteCode.FillingLoose, Severity.Watch, [Quantity.Of(QuantityName.More, sheet.End.Free * -1), Quantity.Of(QuantityName.Share, sheet.FreeShare)], mends: mends.AgainstLoose())
+                ? Say(NoteCode.FillingLoose, Severity.Watch, [wetter is [{ Quantities: [var binds, ..] }] ? binds with { Name = QuantityName.More } : Quantity.Of(QuantityName.More, sheet.End.Free * -1), Quantity.Of(QuantityName.Share, sheet.FreeShare)], mends: wetter)
                 : null,
             FillingFeel.Holds => Say(NoteCode.FillingHolds, Severity.Right, free),
             FillingFeel.RollInFlour => Say(NoteCode.FillingRollInFlour, Severity.Watch, free, mends: mends.AgainstWater()),

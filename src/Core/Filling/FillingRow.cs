@@ -68,14 +68,14 @@ public sealed record FillingRow(
         const double longest = 2880; // min
         var perMinute = kitchen.Learned.CookOff * PerMinute(pan, flame);
         var (cells, water, holds, solids, left) = (now.Cells, now.Water.Value, now.Holds.Value, now.Solids.Value, to is null ? time.Value : longest);
-        var least = Math.Min((now.Solids - now.Fat).Value * HeldAtLeast, holds);
+        var least = LeastHeld(now);
         var (each, salt) = (cells.Heats(new(Piece), inWater: false), now.Saltiness);
         double spent = 0, steam = 0;
         while (left > 1e-9 && !(to is { } weight && water + solids <= weight.Value + 1e-9))
         {
             var dt = Math.Min(Piece, left);
             var open = dt == Piece ? each : cells.Heats(new(dt), inWater: false);
-            holds -= Math.Min(cells.Softens.Value * open, Math.Max(holds - least, 0));
+            holds = Softened(holds, least, cells, open);
             cells = cells.Softened(open).Stood(salt, new(dt));
             var can = perMinute * dt;
             var free = Math.Max(water - holds - cells.Water.Value, 0);
@@ -108,8 +108,14 @@ public sealed record FillingRow(
     internal static FillingState Boiled(FillingState now, Minutes time, Kitchen kitchen)
     {
         var open = now.Cells.Heats(time, inWater: true);
-        return now with { Cells = now.Cells.Softened(open), Holds = now.Holds - now.Cells.Softens * open, Temperature = HotIn(kitchen) };
+        return now with { Cells = now.Cells.Softened(open), Holds = new(Softened(now.Holds.Value, LeastHeld(now), now.Cells, open)), Temperature = HotIn(kitchen) };
     }
+
+    // What solids hold however hot and dry they get, g.
+    private static double LeastHeld(FillingState now) => Math.Min((now.Solids - now.Fat).Value * HeldAtLeast, now.Holds.Value);
+
+    // What they hold once so much of what was still whole in them went soft, g: never less than that.
+    private static double Softened(double holds, double least, Cells cells, double open) => holds - Math.Min(cells.Softens.Value * open, Math.Max(holds - least, 0));
 
     /// <summary>By a weight taken after it, what is wanting went off as steam.</summary>
     internal FillingRow AsSteam(Grams after) => this with { State = Whole with { Water = Whole.Water - Gone(after) }, Steam = Gone(after) };

@@ -66,4 +66,9 @@ public enum ParcelShape
 }
 
 /// <param name="Share">Filling, percent of the dough round it.</param>
-public sealed record WallSpec(ParcelShape Shape, Percent Share);
+/// <param name="Drops">Fat inside the disc before the filling is laid on; nothing without.</param>
+public sealed record WallSpec(ParcelShape Shape, Percent Share, FatDrops? Drops = null);
+
+/// <summary>A few drops of fat inside the disc, so that wall and filling part.</summary>
+/// <param name="Mass">In each piece.</param>
+public sealed record FatDrops(string Fat, Grams Mass);

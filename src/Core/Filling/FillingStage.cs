@@ -100,7 +100,7 @@ public static class FillingStage
         foreach (var part in spec.Parts)
         {
             var item = kitchen[part.Id];
-            var start = FillingState.Made(item, part.Mass);
+            var start = FillingState.Part(item, part.Mass);
             var rows = FillingWork.Through(start, part.Steps, item.Squeeze ?? default, kitchen);
             var end = rows.Count > 0 ? rows[^1].State : start;
             together = parts.Count == 0 ? end : together + end;
@@ -122,7 +122,7 @@ public static class FillingStage
     public static FillingFeel FeelOf(FillingState state)
     {
         var (from, runs) = (FeelFrom(state), state.Runs);
-        return runs.Value < from[0].Value && state.Stickiness < StickEnough ? FillingFeel.Loose
+        return (runs.Value < from[0].Value || state.IsDryPaste) && state.Stickiness < StickEnough ? FillingFeel.Loose
             : runs.Value <= from[1].Value ? FillingFeel.Holds
             : runs.Value <= from[2].Value ? FillingFeel.RollInFlour : FillingFeel.Weeps;
     }
@@ -138,7 +138,8 @@ public static class FillingStage
             return null;
         }
 
-        var (ball, count) = (dough.Ball, batch.Dough.Count);
+        // Of what was cut, each piece is filled by itself.
+        var (ball, count) = (dough.Ball / batch.Shape.Makes, batch.Dough.Count * batch.Shape.Makes);
         var parcel = Parcel.Of(spec.Wall, batch.Spec.Roll.Diameter, ball, dough.Density, made.End, batch.Mix, spec.Wall.Shape == ParcelShape.Coil ? fold.Nominal : 1);
         var end = made.End;
         var each = ball * spec.Wall.Share.Fraction;

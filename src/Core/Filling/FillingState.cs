@@ -33,7 +33,16 @@ public sealed record FillingState(
 
     /// <summary>Of its solids but fat and salt, what sticks together, 0 to 1; sugar only with a little water.</summary>
     public double Stickiness => (Sugar + Other).Value <= 0 ? 0
-        : Math.Clamp((Sticks.Value - (Water.Value < SugarWants * Sugar.Value ? Sugar.Value : 0)) / (Sugar + Other).Value, 0, 1);
+        : Math.Clamp((Sticks.Value - (IsSugarDry ? Sugar.Value : 0)) / (Sugar + Other).Value, 0, 1);
+
+    // Too little water for its sugar to stick.
+    private bool IsSugarDry => Water.Value < SugarWants * Sugar.Value;
+
+    // A paste of so much sugar falls apart while that is dry, of mass (empirical).
+    private const double SugarPaste = 0.2;
+
+    /// <summary>A paste of sugar without the water that binds it.</summary>
+    internal bool IsDryPaste => IsSugarDry && Sugar.Value > SugarPaste * Mass.Value;
 
     /// <summary>Free water that runs, percent of mass: what sugar has made a thick syrup of does not.</summary>
     public Percent Runs => Free.Value <= 0 ? FreeShare : new(FreeShare.Value * Math.Clamp((Thick - Sugar / (Sugar + Free)) / (Thick - Thin), 0, 1));
@@ -62,8 +71,30 @@ public sealed record FillingState(
         var solids = Part(item.Solids);
         var (salt, fat, sugar) = (Part(item.Salt), Part(item.Fat), Part(item.Sugar));
         var (water, holds) = (Part(item.Water), solids * (item.Holding ?? 0));
-        return new(water, Cells.Of(item, mass, water, holds), salt, fat, sugar, solids - salt - fat - sugar, holds, item.Is(Trait.Sticky) ? solids - fat : default, UncutGrain, Air.Kitchen);
+        return new(water, Cells.Of(item, mass, water, holds), salt, fat, sugar, solids - salt - fat - sugar, holds, item.Is(Trait.Sticky) ? solids - fat : default, GrainOf(item), Air.Kitchen);
     }
+
+    /// <summary>The same as a part of a filling: a flour among them drinks.</summary>
+    internal static FillingState Part(Ingredient item, Grams mass)
+    {
+        var made = Made(item, mass);
+        return item.Kind == IngredientKind.Flour ? made with { Holds = made.Water + mass * BindStep.Drinks(item) }
+            // Seed, spice and fat keep their own.
+            : item.Holding is null && item.Kind is not (IngredientKind.Liquid or IngredientKind.Puree) ? made with { Holds = made.Water }
+            : made;
+    }
+
+    // What has not been cut is as coarse as a bite; lumps of sugar as they come out of the bag, seeds whole; what is fine or runs has no grain (empirical).
+    private static Millimetres GrainOf(Ingredient item) => item.Kind switch
+    {
+        _ when item.Is(Trait.Lumpy) => new(8),
+        IngredientKind.Flour or IngredientKind.Fat or IngredientKind.Liquid or IngredientKind.Puree or IngredientKind.Separator or IngredientKind.Seasoning or IngredientKind.Salt => default,
+        IngredientKind.Addition when item.Water.Value < DrySeed => new(2),
+        _ => UncutGrain,
+    };
+
+    // An addition with less water than this is seed, percent.
+    private const double DrySeed = 20;
 
     /// <summary>The same stuff, more or less of it.</summary>
     public FillingState Times(double k) => this with

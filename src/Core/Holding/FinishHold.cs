@@ -6,22 +6,44 @@ namespace Ystrata.Core.Holding;
 /// <param name="Leaves">That come apart after it.</param>
 public sealed record FinishSheet(Finish Usual, Seconds Within, int Leaves);
 
+/// <summary>Warmth in the hand.</summary>
+public enum Warmth
+{
+    /// <summary>Over 60 °C.</summary>
+    Hot,
+
+    /// <summary>Over 40 °C.</summary>
+    Warm,
+    Cold,
+}
+
+/// <summary>How long a bread keeps what it has, held so; all from the pan on.</summary>
+/// <param name="Hot">Over 60 °C.</param>
+/// <param name="Warm">Over 40 °C.</param>
+/// <param name="Soft">Nothing where it is dry through as it comes off.</param>
+/// <param name="Crisp">Its drier face; nothing where that is soft as it comes off.</param>
+public sealed record HeldIn(HoldIn In, Minutes Hot, Minutes Warm, Minutes Soft, Minutes Crisp)
+{
+    /// <summary>So long it is what the cook wants.</summary>
+    public Minutes Keeps(HoldWant want) => want switch { HoldWant.Hot => Hot, HoldWant.Crisp => Crisp, _ => Soft };
+}
+
 /// <summary>From the pan to the table.</summary>
 /// <param name="For">From pan to table; ten minutes where nothing was said.</param>
-/// <param name="Soft">So long it stays soft where it is held.</param>
-/// <param name="InCloth">So long it would in a folded cloth.</param>
 /// <param name="Then">How warm it is when it is wanted.</param>
+/// <param name="Here">Where it is held.</param>
+/// <param name="Places">There and everywhere else it could be.</param>
+/// <param name="Keeps">So long it is what the cook wants, hot, soft or crisp, where it is held; nothing where it never is.</param>
 /// <param name="Sweats">Steam that cannot leave wets it.</param>
 /// <param name="Reheat">Once cold, on the same pan, turned now and then, dry; nothing when that does not warm it.</param>
-/// <param name="Hot">From the pan, so long it stays over 60 °C where it is held.</param>
-/// <param name="Warm">Of that time, how long it is under 60 °C.</param>
 /// <param name="ReheatTo">What its coldest place must reach: the safe core where it holds meat or egg.</param>
-public sealed record HoldSheet(Minutes For, Minutes Soft, Minutes InCloth, Celsius Then, bool Sweats, Seconds? Reheat, Celsius ReheatTo, Minutes Hot, Minutes Warm);
+/// <param name="Unsafe">Of the time to the table, how long it is under 60 °C, which what spoils must count.</param>
+public sealed record HoldSheet(Minutes For, Celsius Then, Warmth Is, HeldIn Here, IReadOnlyList<HeldIn> Places, Minutes Keeps, bool Sweats, Seconds? Reheat, Celsius ReheatTo, Minutes Unsafe);
 
 /// <summary>Finish and hold, work.md 8. All figures here are empirical.</summary>
 public static class FinishHold
 {
-    // How fast a piece of usual weight cools, W/(m²·K) of both its faces: bare, in a stack in cloth, the same in a lidded pot, in paper.
+    // How fast a piece cools, W/(m²·K) of both its faces: bare, in a stack in cloth, the same in a lidded insulated pot, in paper.
     private const double Bare = 20, Cloth = 5, Pot = 1.6, Paper = 12;
 
     private const double HeatOfBread = 2400; // J/(kg·K)
@@ -43,6 +65,21 @@ public static class FinishHold
 
     // A bread with less water than this is crisp from the start; with more than that it is as soft as can be, percent.
     private const double Crisp = 16, Moist = 27;
+
+    // How long a crisp face stays so: on a bread that is moist inside, whose water comes out to it, and on one that is dry through.
+    private static (double Moist, double Dry) Crispness(HoldIn hold) => hold switch
+    {
+        HoldIn.Cloth => (2, 10),
+        HoldIn.Pot => (1, 5),
+        HoldIn.Paper => (4, 15),
+        _ => (8, 60),
+    };
+
+    // Water in the outer quarter of a millimetre: under the first it is crisp, over the second soft, kg per kg of raw dough.
+    private const double CrispCrust = 0.02, SoftCrust = 0.06;
+
+    // Under this it is no longer warm in the hand, °C (models.md F).
+    private const double WarmFrom = 40;
 
     private const double SweatsAfter = 3; // min in paper
     private const double UsualHold = 10; // min
@@ -66,15 +103,40 @@ public static class FinishHold
     /// <param name="risky">It holds meat or egg.</param>
     internal static HoldSheet Held(PanSpec spec, PanRun run, bool risky)
     {
-        var rate = spec.Hold switch { HoldIn.Cloth => Cloth, HoldIn.Pot => Pot, HoldIn.Paper => Paper, _ => Bare };
-        var moist = Math.Clamp((run.WaterShare.Value - Crisp) / (Moist - Crisp), 0, 1);
         var minutes = spec.HoldFor?.Value ?? UsualHold;
-        var then = Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, rate));
-        var thick = Math.Clamp((run.Thickness.Value - Thin) / (Thick - Thin), 0, 1);
-        Minutes Soft(HoldIn hold) => Softness(hold) is var (least, most) ? new(Math.Round(moist * (least + (most - least) * thick))) : default;
-        var hot = new Minutes(Cooling(run, rate, WarmTime.To.Value));
-        return new(new(minutes), Soft(spec.Hold), Soft(HoldIn.Cloth), new(Math.Round(then)), spec.Hold == HoldIn.Paper && minutes > SweatsAfter, Reheat(spec, run, Air.Kitchen, risky), ReheatTo(risky), hot, new(Math.Max(minutes - hot.Value, 0)));
+        var then = Math.Round(Air.Kitchen.Value + (Start(run) - Air.Kitchen.Value) * Math.Exp(-minutes * 60 / Constant(run, Rate(spec.Hold))));
+        var places = Enum.GetValues<HoldIn>().Select(hold => Keeps(hold, run)).ToList();
+        var here = places.Single(p => p.In == spec.Hold);
+        return new(
+            new(minutes),
+            new(then),
+            then >= WarmTime.To.Value ? Warmth.Hot : then >= WarmFrom ? Warmth.Warm : Warmth.Cold,
+            here,
+            places,
+            here.Keeps(spec.Wants),
+            spec.Hold == HoldIn.Paper && minutes > SweatsAfter,
+            Reheat(spec, run, Air.Kitchen, risky),
+            ReheatTo(risky),
+            new(Math.Max(minutes - Cooling(run, Rate(spec.Hold), WarmTime.To.Value), 0)));
     }
+
+    // Soft: by the water that is left. Crisp: by the crust, and by the water inside that comes out to it. Hot: by its mass. Each in its own time.
+    private static HeldIn Keeps(HoldIn hold, PanRun run)
+    {
+        var moist = Math.Clamp((run.WaterShare.Value - Crisp) / (Moist - Crisp), 0, 1);
+        var thick = Math.Clamp((run.Thickness.Value - Thin) / (Thick - Thin), 0, 1);
+        var crust = Math.Clamp((SoftCrust - Math.Min(run.CrustWater(Face.First), run.CrustWater(Face.Second))) / (SoftCrust - CrispCrust), 0, 1);
+        var (soft, crisp) = (Softness(hold), Crispness(hold));
+        static Minutes Whole(double minutes) => new(Math.Round(minutes));
+        return new(
+            hold,
+            Whole(Cooling(run, Rate(hold), WarmTime.To.Value)),
+            Whole(Cooling(run, Rate(hold), WarmFrom)),
+            Whole(moist * (soft.Thin + (soft.Thick - soft.Thin) * thick)),
+            Whole(crust * (crisp.Dry + (crisp.Moist - crisp.Dry) * moist)));
+    }
+
+    private static double Rate(HoldIn hold) => hold switch { HoldIn.Cloth => Cloth, HoldIn.Pot => Pot, HoldIn.Paper => Paper, _ => Bare };
 
     /// <summary>Meat and egg go to the safe core again (models.md F); all else until it is hot to eat (empirical).</summary>
     internal static Celsius ReheatTo(bool risky) => risky ? Cooked.SafeCore : new(60);

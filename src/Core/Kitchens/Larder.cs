@@ -57,7 +57,7 @@ public sealed class Larder
         var marked = ShippedTable.Rows("traits.csv").ToDictionary(r => r[0]);
         var allergens = ShippedTable.Rows("allergens.csv").ToLookup(r => r[0], r => Enum.Parse<Allergen>(r[1], ignoreCase: true));
 
-        foreach (var r in ShippedTable.Rows("larder.csv").Concat(ShippedTable.Rows("pulses.csv")))
+        foreach (var r in ShippedTable.Rows("larder.csv").Concat(ShippedTable.Rows("pulses.csv")).Concat(ShippedTable.Rows("pantry.csv")))
         {
             yield return new Ingredient
             {

@@ -42,6 +42,9 @@ public enum Trait
     /// <summary>Drinks for some minutes before it has what it holds.</summary>
     DrinksSlowly,
 
+    /// <summary>Sugar that comes in lumps until it is crushed or sieved.</summary>
+    Lumpy,
+
     /// <summary>From the tap: nobody pays for it.</summary>
     Free,
 }

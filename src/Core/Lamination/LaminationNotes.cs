@@ -64,6 +64,11 @@ public static class LaminationNotes
         }
     }
 
+    // An enclosed fat is all the fat there is: with every fold dough comes to lie on dough and merges, about half of all contacts (models.md D).
+    private const double MergeShare = 0.45;
+
+    private static bool Merges(FoldSpec fold, double apart) => fold.Steps.Any(s => s is EncloseStep) && apart >= MergeShare;
+
     internal static IEnumerable<Note> OfFold(CheckedBatch batch, FoldSheet fold, Rolled rolled, bool mended)
     {
         var spec = batch.Spec;
@@ -92,7 +97,7 @@ public static class LaminationNotes
             yield return new(
                 NoteCode.FusedContacts,
                 Stage.Fold,
-                Severity.Wrong,
+                Merges(spec.Fold, fold.Effective / (double)fold.Nominal) ? Severity.Watch : Severity.Wrong,
                 [
                     Quantity.Count(QuantityName.Fused, fold.Fused),
                     Quantity.Count(QuantityName.Of, contacts),
@@ -140,7 +145,7 @@ public static class LaminationNotes
             yield return new(
                 NoteCode.RingsFused,
                 Stage.Fold,
-                rings.OnEdge ? Severity.Wrong : Severity.Watch,
+                rings.OnEdge && !Merges(spec.Fold, rings.Apart / rings.Count) ? Severity.Wrong : Severity.Watch,
                 [new(QuantityName.Rings, rings.Count, ""), new(QuantityName.Apart, rings.OnEdge ? rings.Apart : 1, "")],
                 Mends: fold.Fused > 0 ? null : mends?.OfContacts(ContactState.Fused));
         }

@@ -1,7 +1,8 @@
 namespace Ystrata.Core.Lamination;
 
 /// <summary>A contact as it is drawn.</summary>
-public sealed record SectionContact(Micrometres Film, Load Dust, ContactState State);
+/// <param name="Step">Of the fold program, that laid it, from 0; nothing for what no step laid.</param>
+public sealed record SectionContact(Micrometres Film, Load Dust, ContactState State, int? Step = null);
 
 /// <summary>Rings of a bread whose leaves stand upright, from the middle to the rim.</summary>
 /// <param name="Each">Along the radius.</param>
@@ -71,7 +72,7 @@ public sealed record Section(
             };
     }
 
-    private static SectionContact Drawn(Contact contact) => new(contact.Coat.Film, contact.Coat.Dust, contact.State);
+    private static SectionContact Drawn(Contact contact) => new(contact.Coat.Film, contact.Coat.Dust, contact.State, contact.Step);
 
     // The rings fill the radius exactly: their number is whole, so each is drawn a touch wider or narrower than it is.
     private static SectionRings Drawn(Rings rings, Millimetres across)

@@ -8,7 +8,8 @@ namespace Ystrata.Core.Learning;
 /// <param name="Before">What plans use without it.</param>
 /// <param name="After">What they use with it.</param>
 /// <param name="Used">The cook has said that plans are to use it.</param>
-public sealed record LearnedFigure(LessonKind Kind, string Of, int N, double Mean, double Spread, double Seen, double Before, double After, bool Used, string Unit);
+/// <param name="Least">Cookings it must rest on before plans use it.</param>
+public sealed record LearnedFigure(LessonKind Kind, string Of, int N, double Mean, double Spread, double Seen, double Before, double After, bool Used, string Unit, int Least);
 
 /// <summary>Models.md H: shrunk means of the newest cookings.</summary>
 public static class LearnedFigures
@@ -31,7 +32,7 @@ public static class LearnedFigures
         var before = Before(kind, of, kitchen);
         // A thirst is a difference already; anything else is drawn away from the general figure.
         var seen = kind == LessonKind.Thirst ? before + mean : mean;
-        return new(kind, of, samples.Count, mean, spread, seen, before, before + samples.Count / (samples.Count + Doubt) * (seen - before), used, UnitOf(kind));
+        return new(kind, of, samples.Count, mean, spread, seen, before, before + samples.Count / (samples.Count + Doubt) * (seen - before), used, UnitOf(kind), LeastOf(kind));
     }
 
     /// <summary>Whether the kitchen still knows what this is about.</summary>
@@ -40,6 +41,7 @@ public static class LearnedFigures
         LessonKind.Thirst => kitchen.TryGet(of, out var flour) && flour!.Absorption is not null,
         LessonKind.Squeeze => kitchen.TryGet(of, out var item) && item!.Squeeze is not null,
         LessonKind.HandTime => Enum.GetNames<HandWork>().Contains(of),
+        LessonKind.Browning or LessonKind.Steam => Enum.GetNames<PanKind>().Contains(of),
         _ => of.Length == 0,
     };
 
@@ -47,7 +49,7 @@ public static class LearnedFigures
     /// <param name="kitchen">As it is without anything learned.</param>
     public static Kitchen Onto(Kitchen kitchen, IReadOnlyList<LearnedFigure> figures)
     {
-        var used = figures.Where(f => f.Used && Knows(f.Kind, f.Of, kitchen)).ToList();
+        var used = figures.Where(f => f.Used && f.N >= f.Least && Knows(f.Kind, f.Of, kitchen)).ToList();
         if (used.Count == 0)
         {
             return kitchen;
@@ -70,6 +72,7 @@ public static class LearnedFigures
             hands[Enum.Parse<HandWork>(figure.Of)] = new(Math.Clamp(figure.After, HandTimes.Least.Value, HandTimes.Most.Value));
         }
 
+        Dictionary<PanKind, double> OnPans(LessonKind kind) => used.Where(f => f.Kind == kind).ToDictionary(f => Enum.Parse<PanKind>(f.Of), f => f.After);
         return kitchen with
         {
             Larder = new(items),
@@ -77,7 +80,9 @@ public static class LearnedFigures
             Learned = new(
                 Find(LessonKind.BowlLoss) is { } loss ? new Percent(loss) : Learned.Nothing.BowlLoss,
                 Find(LessonKind.PanTime) ?? Learned.Nothing.PanTime,
-                Find(LessonKind.CookOff) ?? Learned.Nothing.CookOff),
+                Find(LessonKind.CookOff) ?? Learned.Nothing.CookOff,
+                OnPans(LessonKind.Browning),
+                OnPans(LessonKind.Steam)),
         };
     }
 
@@ -88,13 +93,17 @@ public static class LearnedFigures
         LessonKind.BowlLoss => Learned.Nothing.BowlLoss.Value,
         LessonKind.PanTime => Learned.Nothing.PanTime,
         LessonKind.CookOff => Learned.Nothing.CookOff,
+        LessonKind.Browning or LessonKind.Steam => 1,
         _ => kitchen.Hands[Enum.Parse<HandWork>(of)].Value,
     };
+
+    // One photo or one weighing is easily wrong.
+    private static int LeastOf(LessonKind kind) => kind is LessonKind.Browning or LessonKind.Steam ? 3 : 1;
 
     private static string UnitOf(LessonKind kind) => kind switch
     {
         LessonKind.HandTime => Seconds.Unit,
-        LessonKind.PanTime or LessonKind.CookOff => "",
+        LessonKind.PanTime or LessonKind.CookOff or LessonKind.Browning or LessonKind.Steam => "",
         _ => Percent.Unit,
     };
 }

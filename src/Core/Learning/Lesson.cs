@@ -20,17 +20,23 @@ public enum LessonKind
 
     /// <summary>Seconds of one kind of hand work.</summary>
     HandTime,
+
+    /// <summary>How fast a face takes colour on a pan of this kind against the estimate, as a ratio.</summary>
+    Browning,
+
+    /// <summary>Water such a pan drives off a piece against the estimate, as a ratio.</summary>
+    Steam,
 }
 
 /// <summary>One figure that one cooking teaches.</summary>
-/// <param name="Of">The flour or vegetable by its larder id, or the hand work by its name; empty for what there is one of.</param>
+/// <param name="Of">The flour or vegetable by its larder id, or the hand work by its name, or the kind of pan; empty for what there is one of.</param>
 public sealed record Lesson(LessonKind Kind, string Of, double Value);
 
 /// <summary>Models.md H: what is taken from a record. Every figure is laid beside the plan as it would be without anything learned.</summary>
 public static class Lessons
 {
     // Farther off, something was misread or mistyped: nothing is learned from it (empirical).
-    private const double MostThirst = 20, MostLoss = 25, MostPanTime = 3, MostCookOff = 6;
+    private const double MostThirst = 20, MostLoss = 25, MostPanTime = 3, MostCookOff = 6, MostOnPan = 4;
 
     // Hands that need longer were doing something else, s (empirical).
     private const double MostHandTime = 3600;
@@ -55,6 +61,7 @@ public static class Lessons
             .. Squeezes(spec, outcome, kitchen),
             .. CookOff(spec, outcome, kitchen),
             .. PanTime(spec, sheet, outcome.Timed, kitchen),
+            .. OnPan(spec, sheet, outcome, kitchen),
             .. (outcome.Hands ?? []).Select(h => new Lesson(LessonKind.HandTime, h.Work.ToString(), h.Each.Value)),
         ];
     }
@@ -66,6 +73,7 @@ public static class Lessons
         LessonKind.Squeeze => lesson.Value is >= 0 and <= 100,
         LessonKind.BowlLoss => lesson.Value is >= 0 and <= MostLoss,
         LessonKind.CookOff => lesson.Value is <= MostCookOff and >= 1 / MostCookOff,
+        LessonKind.Browning or LessonKind.Steam => Enum.TryParse<PanKind>(lesson.Of, out _) && lesson.Value is <= MostOnPan and >= 1 / MostOnPan,
         LessonKind.PanTime => lesson.Value is <= MostPanTime and >= 1 / MostPanTime,
         _ => Enum.TryParse<HandWork>(lesson.Of, out _) && lesson.Value is >= 0 and <= MostHandTime,
     };
@@ -168,6 +176,52 @@ public static class Lessons
     {
         var (before, row) = RowAt(spec.Filling!, step, kitchen);
         return before.Value > 0 ? 100 * (row.Planned / before) : null;
+    }
+
+    // Paler than this, or so dark, a photo tells the pace of browning too badly (empirical).
+    private const double LeastDark = 0.15, MostDark = 2.8;
+
+    // A scale tells nothing of less steam than this, g.
+    private const double LeastSteam = 1;
+
+    // What the faces' photos and the scale tell of the pan, with the stays as they really were.
+    private static IEnumerable<Lesson> OnPan(BatchSpec spec, BatchSheet planned, Outcome outcome, Kitchen kitchen)
+    {
+        var (faces, weighed) = (outcome.Faces ?? [], outcome.Used is { Raw: not null, Roasted: not null });
+        if ((faces.Count == 0 && !weighed) || planned.Pan.Program.Turns.Count == 0
+            || Planner.Plan(spec with { Pan = AsTimed(spec.Pan, planned.Pan.Program.Turns, outcome.Timed) }, kitchen with { Learned = Learned.Nothing }).Value is not { } sheet)
+        {
+            yield break;
+        }
+
+        var pan = sheet.Pan.Heat.On.Kind.ToString();
+        var ratios = FaceColours.Of(faces, FaceColours.HueOf(sheet.Dough, kitchen))
+            .Where(c => c is { Trouble: FaceTrouble.None, Is: not FaceIs.Raw, Dark: >= LeastDark and <= MostDark })
+            .Select(c => (Seen: c.Dark, Planned: c.Is == FaceIs.First ? sheet.Pan.Done.First : sheet.Pan.Done.Second))
+            .Where(c => c.Planned >= LeastDark).Select(c => c.Seen / c.Planned).ToList();
+        if (ratios.Count > 0 && ratios.Average() is <= MostOnPan and >= 1 / MostOnPan and var browning)
+        {
+            yield return new(LessonKind.Browning, pan, browning);
+        }
+
+        // Fat that stays on it comes on top of what it weighed.
+        var fat = sheet.Piece.Out.Mass - sheet.Piece.Raw.Mass * (1 - sheet.Pan.Done.Lost.Fraction);
+        if (outcome.Used is { Raw: { } raw, Roasted: { } roasted } && sheet.Pan.Done.Lost.Fraction * raw.Value is >= LeastSteam and var steam
+            && (raw + fat - roasted).Value / steam is <= MostOnPan and >= 1 / MostOnPan and var driven)
+        {
+            yield return new(LessonKind.Steam, pan, driven);
+        }
+    }
+
+    // The stays that were timed, in place of those that were planned.
+    private static PanSpec AsTimed(PanSpec pan, IReadOnlyList<Turn> turns, Timed timed)
+    {
+        Seconds? Really(int i) => i == 0 ? timed.FirstSide : i == turns.Count - 1 && i > 1 ? timed.LastSide : i == 1 ? timed.SecondSide : null;
+        return pan with
+        {
+            Measured = timed.Pan ?? pan.Measured,
+            Own = [.. turns.Take(PanSpec.MostStays).Select((t, i) => new Stay(Really(i) is { Value: > 0 } really ? really : t.Time, t.Fat))],
+        };
     }
 
     private static IEnumerable<Lesson> PanTime(BatchSpec spec, BatchSheet sheet, Timed timed, Kitchen kitchen)

@@ -4,8 +4,10 @@ namespace Ystrata.Core.Logbook;
 /// <param name="Pieces">Pieces that reached the table.</param>
 /// <param name="Lost">Pieces dropped, burst or burnt.</param>
 /// <param name="Dough">All dough as it was divided: what bowl and hands kept is missing from it.</param>
+/// <param name="Raw">One piece as it went on the pan.</param>
+/// <param name="Roasted">The same piece as it came off.</param>
 public sealed record Used(
-    int? Pieces, Grams? Flour, Grams? Liquid, Grams? DoughFat, Grams? Salt, Grams? BallMass, int? Lost = null, Grams? Dough = null);
+    int? Pieces, Grams? Flour, Grams? Liquid, Grams? DoughFat, Grams? Salt, Grams? BallMass, int? Lost = null, Grams? Dough = null, Grams? Raw = null, Grams? Roasted = null);
 
 /// <summary>What the pan really was and took.</summary>
 /// <param name="FirstSide">The first face, dry.</param>
@@ -31,6 +33,7 @@ public sealed record WorkTime(HandWork Work, Seconds Each, int Times);
 /// <summary>One cooking of a batch, as it went.</summary>
 /// <param name="Faults">What was wrong with it; nothing when nobody looked, none when nothing was.</param>
 /// <param name="Counts">False for a batch nothing is to be learned from.</param>
+/// <param name="Faces">What photos told of its faces.</param>
 public sealed record Outcome(
     Used Used,
     Timed Timed,
@@ -39,7 +42,8 @@ public sealed record Outcome(
     IReadOnlyList<StepYield>? Yields = null,
     IReadOnlyList<WorkTime>? Hands = null,
     IReadOnlyList<Symptom>? Faults = null,
-    bool Counts = true)
+    bool Counts = true,
+    IReadOnlyList<FacePhoto>? Faces = null)
 {
     /// <summary>Nothing taken, nothing judged.</summary>
     public static Outcome Nothing { get; } = new(
@@ -53,6 +57,9 @@ public static class LogCheck
 
     private const int LongestStep = 40;
 
+    // Fat from the pan weighs less than what steams off, or little more.
+    private const double MostHeavier = 1.2;
+
     public static IReadOnlyList<Limit> Limits { get; } =
     [
         new("used.pieces", 0, 500, ""),
@@ -63,6 +70,8 @@ public static class LogCheck
         new("used.ballMass", 1, 2000, Grams.Unit),
         new("used.lost", 0, 500, ""),
         new("used.dough", 0, 200_000, Grams.Unit),
+        new("used.raw", 1, 3000, Grams.Unit),
+        new("used.roasted", 1, 3000, Grams.Unit),
         new("timed.pan", 20, 400, Celsius.Unit),
         new("timed.firstSide", 0, 3600, Seconds.Unit),
         new("timed.secondSide", 0, 3600, Seconds.Unit),
@@ -83,7 +92,7 @@ public static class LogCheck
         var (used, timed, judged) = (outcome.Used, outcome.Timed, outcome.Judged);
         double?[] values =
         [
-            used.Pieces, used.Flour?.Value, used.Liquid?.Value, used.DoughFat?.Value, used.Salt?.Value, used.BallMass?.Value, used.Lost, used.Dough?.Value,
+            used.Pieces, used.Flour?.Value, used.Liquid?.Value, used.DoughFat?.Value, used.Salt?.Value, used.BallMass?.Value, used.Lost, used.Dough?.Value, used.Raw?.Value, used.Roasted?.Value,
             timed.Pan?.Value, timed.FirstSide?.Value, timed.SecondSide?.Value, timed.LastSide?.Value,
             judged.Soft, judged.Leaves, judged.Colour, judged.Taste, judged.Filling, judged.Wall,
         ];
@@ -112,6 +121,16 @@ public static class LogCheck
             refusals.Add(new("faults", RefusalCode.Unreadable));
         }
 
+        if (used is { Raw: { Value: > 0 } raw, Roasted: { } roasted } && roasted.Value > raw.Value * MostHeavier)
+        {
+            refusals.Add(new("used.roasted", RefusalCode.OutOfRange, roasted.Value, 1, Math.Round(raw.Value * MostHeavier), Grams.Unit));
+        }
+
+        if (outcome.Faces is { } faces && !FacesStand(faces))
+        {
+            refusals.Add(new("faces", RefusalCode.Unreadable));
+        }
+
         if (outcome.Note.Length > LongestNote)
         {
             refusals.Add(new("note", RefusalCode.TooLong, outcome.Note.Length, 0, LongestNote));
@@ -119,6 +138,10 @@ public static class LogCheck
 
         return refusals;
     }
+
+    /// <summary>One photo at most of each face, whole, with colours as a screen has them.</summary>
+    public static bool FacesStand(IReadOnlyList<FacePhoto> faces) => faces.Count <= FacePhoto.MostFaces && faces.All(f =>
+        f is { White.Count: FacePhoto.Quarters, Face.Count: FacePhoto.Quarters } && Enum.IsDefined(f.Is) && f.White.Concat(f.Face).All(p => p is { Stands: true })) && faces.DistinctBy(f => f.Is).Count() == faces.Count;
 
     private static void Listed<T>(string field, IReadOnlyList<T>? all, int most, Func<T, double> figure, List<Refusal> refusals)
     {

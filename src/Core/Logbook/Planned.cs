@@ -5,6 +5,8 @@ namespace Ystrata.Core.Logbook;
 /// <param name="Dough">All dough, less what bowl and hands keep.</param>
 /// <param name="Sides">First, second and last stay on the pan; fewer where the piece is turned less.</param>
 /// <param name="Leaves">That come apart.</param>
+/// <param name="Raw">One piece as it goes on the pan; nothing in what was planned before this was kept.</param>
+/// <param name="Roasted">The same as it comes off.</param>
 public sealed record Planned(
     int Pieces,
     Grams Flour,
@@ -18,7 +20,9 @@ public sealed record Planned(
     Percent Hydration,
     int Leaves,
     int Fused,
-    Millimetres Thickness)
+    Millimetres Thickness,
+    Grams? Raw = null,
+    Grams? Roasted = null)
 {
     /// <summary>The plan as it was before bench, scale and probe were told anything.</summary>
     /// <returns>Nothing where this kitchen does not let it be worked.</returns>
@@ -44,6 +48,8 @@ public sealed record Planned(
             sheet.Dough.Water.Hydration,
             sheet.Fold.Effective,
             sheet.Fold.Fused,
-            sheet.Roll.Thickness);
+            sheet.Roll.Thickness,
+            sheet.Piece.Raw.Mass,
+            sheet.Piece.Out.Mass);
     }
 }

@@ -22,7 +22,8 @@ public enum AmountTrouble
 
 /// <summary>What a typed amount means.</summary>
 /// <param name="Word">The word that was not understood, if one.</param>
-public sealed record AmountRead(Grams? Mass, AmountTrouble Trouble, string? Word = null);
+/// <param name="Packing">Of a powder in a vessel of which nobody has said how it is filled: what was taken for it; nothing where nothing hangs on it.</param>
+public sealed record AmountRead(Grams? Mass, AmountTrouble Trouble, string? Word = null, double? Packing = null);
 
 /// <summary>Reads what people type: <c>1 1/2 c</c>, <c>1½ cup scooped</c>, <c>3 tbsp</c>, <c>a glass</c>, <c>200g</c>, <c>7 oz</c>, <c>0,5 kg</c>.</summary>
 public static partial class AmountReader
@@ -71,12 +72,20 @@ public static partial class AmountReader
         }
 
         var unit = string.Join(' ', words);
+        double? hangsOn = null;
+        double Filled(Millilitres volume)
+        {
+            var packing = measuring.PackingOf(item, fill);
+            hangsOn = fill is null && Measuring.IsPowder(item) && !measuring.Said ? packing : null;
+            return Vessels.Weigh(volume, item.Density).Value * packing * heap;
+        }
+
         double? each = unit.Length == 0
             ? MassOf(ounces ? "oz" : "g")
             : MassOf(unit) is { } mass ? mass
-            : OwnOf(unit, measuring) is { } own ? Vessels.Weigh(own, item.Density, fill ?? measuring.FillOf(item)).Value * heap
+            : OwnOf(unit, measuring) is { } own ? Filled(own)
             : Likeness.Read(unit, item) is { } like ? like.Value
-            : VolumeOf(unit, measuring) is { } volume ? Vessels.Weigh(volume, item.Density, fill ?? measuring.FillOf(item)).Value * heap
+            : VolumeOf(unit, measuring) is { } volume ? Filled(volume)
             : null;
         if (each is not { } one)
         {
@@ -84,8 +93,12 @@ public static partial class AmountReader
         }
 
         var grams = n * one;
-        return grams is >= 0 and <= MostGrams ? new(new Grams(grams), AmountTrouble.None) : new(null, AmountTrouble.OutOfRange);
+        return grams is >= 0 and <= MostGrams ? new(new Grams(grams), AmountTrouble.None, Packing: hangsOn) : new(null, AmountTrouble.OutOfRange);
     }
+
+    /// <summary>An amount of dough: a golf ball, two fists, 80 g, a ladle.</summary>
+    public static AmountRead OfDough(string text, Kitchen kitchen, bool ounces = false) =>
+        Read(text, kitchen[Staples.WhiteFlour] with { Name = "", Kind = IngredientKind.Puree, Density = Round.DoughDensity }, kitchen.Measures, ounces);
 
     private static double? MassOf(string unit) => unit switch
     {
@@ -139,6 +152,9 @@ public static partial class AmountReader
     };
 
     private static string Plural(string name) => name.EndsWith('s') || name.EndsWith('h') ? name + "es" : name + "s";
+
+    /// <summary>A number as it is written, alone: 2, 2.5, 1 1/2, 1½, half, two; nothing for anything else.</summary>
+    internal static double? Count(string text) => TakeCount(text + " ") is { Count: { } count, Unit: var rest } && rest.Trim().Length == 0 ? count : null;
 
     // A number in front: 2, 2.5, 2,5, 1 500, 1/2, 1 1/2, ½, 1½, 1 ½, a, an, half, half a.
     private static (double? Count, string Unit) TakeCount(string text)

@@ -12,9 +12,18 @@ public enum CupKind
 public sealed record Vessel(string Id, string Name, Millilitres Volume);
 
 /// <summary>How this kitchen measures by volume: which cup, how powders are filled, and its own vessels.</summary>
-public sealed record Measuring(CupKind Cup, PowderFill Fill, IReadOnlyList<Vessel> Own)
+/// <param name="Said">Somebody has said how they are filled.</param>
+/// <param name="Packed">How tight a cup of flour was when it was weighed, against a spooned one; nothing where none was.</param>
+public sealed record Measuring(CupKind Cup, PowderFill Fill, IReadOnlyList<Vessel> Own, bool Said = false, double? Packed = null)
 {
     public static Measuring Usual { get; } = new(CupKind.Metric, PowderFill.Spooned, []);
+
+    /// <summary>As the units say. A cup of flour that was weighed tells how tight it is filled here.</summary>
+    public static Measuring Of(Units units, IReadOnlyList<Vessel> own, Larder larder)
+    {
+        var measuring = new Measuring(units.Cup, units.Fill, own, units.CupSaid);
+        return units.FlourCup is { } cup && larder.TryGet(Staples.WhiteFlour, out var flour) ? measuring with { Packed = cup / Vessels.Weigh(measuring.CupVolume, flour!.Density) } : measuring;
+    }
 
     public const string CupId = "cup", TablespoonId = "tbsp", TeaspoonId = "tsp";
 
@@ -29,6 +38,9 @@ public sealed record Measuring(CupKind Cup, PowderFill Fill, IReadOnlyList<Vesse
     public static bool IsPowder(Ingredient item) =>
         item.Kind is IngredientKind.Flour or IngredientKind.Separator or IngredientKind.Binder;
 
+    /// <summary>How tight something lies in a vessel, against listed density: by the way of filling that was said with the amount, else by this kitchen's.</summary>
+    public double PackingOf(Ingredient item, PowderFill? fill = null) => fill is { } said ? Vessels.Packing(said) : !IsPowder(item) ? 1 : Packed ?? Vessels.Packing(Fill);
+
     /// <summary>How this kitchen fills a vessel with it.</summary>
     public PowderFill FillOf(Ingredient item) => IsPowder(item) ? Fill : PowderFill.Spooned;
 }
@@ -36,7 +48,7 @@ public sealed record Measuring(CupKind Cup, PowderFill Fill, IReadOnlyList<Vesse
 /// <summary>An amount in a vessel of the larder.</summary>
 /// <param name="Vessel">cup, tbsp, tsp or the id of an own vessel.</param>
 /// <param name="Twelfths">The count in twelfths, so that thirds and quarters are exact: 18 is one and a half.</param>
-/// <param name="Fill">How a powder is filled; nothing for what is no powder.</param>
+/// <param name="Fill">How a powder is filled; nothing for what is no powder, and where a cup was weighed as it is filled here.</param>
 /// <param name="Off">What the measure holds more (or less) than asked, percent.</param>
 public sealed record KitchenMeasure(string Vessel, int Twelfths, PowderFill? Fill, Percent Off);
 
@@ -60,7 +72,7 @@ public static class NearestMeasure
         }
 
         var fill = measuring.FillOf(item);
-        var volume = Vessels.VolumeOf(mass, item.Density, fill);
+        var volume = new Millilitres(Vessels.VolumeOf(mass, item.Density).Value / measuring.PackingOf(item));
         KitchenMeasure? fair = null;
         foreach (var (id, size, marks, most) in Candidates(measuring))
         {
@@ -71,7 +83,7 @@ public static class NearestMeasure
             }
 
             var off = Percent.FromFraction(size.Value * twelfths / Whole / volume.Value - 1);
-            var found = new KitchenMeasure(id, twelfths, Measuring.IsPowder(item) ? fill : null, off);
+            var found = new KitchenMeasure(id, twelfths, Measuring.IsPowder(item) && measuring.Packed is null ? fill : null, off);
             if (Math.Abs(off.Value) <= Honest.Value)
             {
                 return found;

@@ -32,7 +32,8 @@ public static class Vessels
     public static Millilitres VolumeOf(Grams mass, Density density, PowderFill fill = PowderFill.Spooned) =>
         new(mass.Value / (density.Value * Packing(fill)));
 
-    private static double Packing(PowderFill fill) => fill switch
+    /// <summary>Against spooned (models.md A, empirical).</summary>
+    public static double Packing(PowderFill fill) => fill switch
     {
         PowderFill.Sifted => Sifted,
         PowderFill.Scooped => Scooped,

@@ -56,11 +56,11 @@ internal static class PanNotes
     {
         // The stays that are advised; for what goes wrong only later in a row, a flame that keeps the pan where it was. Neither where it does not help.
         Mend[]? Better(Func<Row, bool> helps, RowPiece worst) => Advised(spec, pan, advised.Row is { } row && helps(row))
-            ?? (worst.Number > 1 && Steady(spec, pan) is [{ Pan: { } steady }] mends && new PanStage(steady, piece, kitchen.Learned.PanTime).InARow() is { } then && helps(then) ? mends : null);
+            ?? (worst.Number > 1 && Steady(spec, pan) is [{ Pan: { } steady }] mends && new PanStage(steady, piece, kitchen.Learned).InARow() is { } then && helps(then) ? mends : null);
 
         if (pan.Program.Failure is { } failure)
         {
-            var better = new PanStage(spec, piece, kitchen.Learned.PanTime, roughly: true).Nearest(Coolest, Hottest);
+            var better = new PanStage(spec, piece, kitchen.Learned, roughly: true).Nearest(Coolest, Hottest);
             yield return failure switch
             {
                 PanFailure.Chars => Say(NoteCode.PanChars, Severity.Wrong, [Quantity.Of(QuantityName.Pan, spec.Laid), Quantity.Of(QuantityName.Thickness, piece.Thickness)], mends: To(spec, better)),
@@ -190,15 +190,26 @@ internal static class PanNotes
 
     private static IEnumerable<Note> OfHold(PanSpec spec, PanSheet pan)
     {
-        if (pan.Program.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > pan.Hold.Soft.Value)
+        var (hold, keeps) = (pan.Hold, pan.Hold.Keeps);
+        if (pan.Program.Turns.Count > 0 && keeps.Value <= 0 && spec.Wants != HoldWant.Hot)
         {
-            yield return Say(NoteCode.HoldStiff, Severity.Watch, [Quantity.Of(QuantityName.Time, time), Quantity.Of(QuantityName.Soft, pan.Hold.Soft)],
-                mends: [new(MendCode.HoldTo, [Quantity.Of(QuantityName.Time, pan.Hold.Soft)], Pan: spec with { HoldFor = pan.Hold.Soft }), .. pan.Hold.InCloth.Value > pan.Hold.Soft.Value ? BetterHeld(spec) : []]);
+            yield return Say(spec.Wants == HoldWant.Crisp ? NoteCode.NeverCrisp : NoteCode.NeverSoft, Severity.Watch, []);
+        }
+        else if (pan.Program.Turns.Count > 0 && spec.HoldFor is { } time && time.Value > keeps.Value)
+        {
+            var (code, said) = spec.Wants switch
+            {
+                HoldWant.Hot => (NoteCode.HoldCools, QuantityName.Hot),
+                HoldWant.Crisp => (NoteCode.HoldSoftens, QuantityName.Crisp),
+                _ => (NoteCode.HoldStiff, QuantityName.Soft),
+            };
+            yield return Say(code, Severity.Watch, [Quantity.Of(QuantityName.Time, time), Quantity.Of(said, keeps), Quantity.Of(QuantityName.Limit, WarmTime.To)],
+                mends: [new(MendCode.HoldTo, [Quantity.Of(QuantityName.Time, keeps)], Pan: spec with { HoldFor = keeps }), .. BetterHeld(spec, hold)]);
         }
 
-        if (pan.Hold.Sweats)
+        if (hold.Sweats)
         {
-            yield return Say(NoteCode.PaperSweats, Severity.Watch, [], mends: [.. BetterHeld(spec)]);
+            yield return Say(NoteCode.PaperSweats, Severity.Watch, [], mends: [.. Held(spec, HoldIn.Cloth)]);
         }
     }
 
@@ -212,17 +223,25 @@ internal static class PanNotes
             mends.Add(FlameTo(spec, spec.Cookware.Flame - 1));
         }
 
-        return mends.FirstOrDefault(m => new PanStage(m.Pan!, piece, kitchen.Learned.PanTime).InARow()?.Pieces.Max(p => p.High.Value) <= most.Value) is { } helps ? [helps] : null;
+        return mends.FirstOrDefault(m => new PanStage(m.Pan!, piece, kitchen.Learned).InARow()?.Pieces.Max(p => p.High.Value) <= most.Value) is { } helps ? [helps] : null;
     }
 
     private static Mend[]? To(PanSpec spec, Celsius? pan) => pan is { } at
         ? [new(MendCode.PanTo, [Quantity.Of(QuantityName.Pan, at)], Pan: spec with { Temperature = at, Measured = null, Own = null })]
         : null;
 
-    // Bare or in paper it stiffens sooner than it would in cloth.
-    private static IEnumerable<Mend> BetterHeld(PanSpec spec) => spec.Hold is HoldIn.Cloth or HoldIn.Pot
+    // The least trouble that keeps it as wanted until the table; where nothing does, what keeps it longest.
+    private static IEnumerable<Mend> BetterHeld(PanSpec spec, HoldSheet hold)
+    {
+        double Kept(HoldIn place) => hold.Places.Single(p => p.In == place).Keeps(spec.Wants).Value;
+        HoldIn[] tried = [HoldIn.Plate, HoldIn.Cloth, HoldIn.Pot];
+        var best = tried.Where(p => Kept(p) >= hold.For.Value).Append(tried.MaxBy(Kept)).First();
+        return Kept(best) > hold.Keeps.Value ? Held(spec, best) : [];
+    }
+
+    private static IEnumerable<Mend> Held(PanSpec spec, HoldIn place) => spec.Hold == place
         ? []
-        : [new(MendCode.InCloth, [], Pan: spec with { Hold = HoldIn.Cloth })];
+        : [new(place switch { HoldIn.Pot => MendCode.InPot, HoldIn.Plate => MendCode.OnPlate, _ => MendCode.InCloth }, [], Pan: spec with { Hold = place })];
 
     // The middle of what is right, in half grams; own fats of single stays would go on overruling it.
     private static Mend FatTo(PanSpec spec, PanSheet pan)

@@ -36,7 +36,7 @@ public sealed class PanRun
     private readonly Slab slab;
     private readonly double[] temperature, water, ice, hottest;
     private readonly double[] under, over, conducts, eliminated, solved;
-    private readonly double panHeat, burner, ring, pace, boils;
+    private readonly double panHeat, burner, ring, pace, boils, browns, steams;
     private readonly bool[] fatted = new bool[2];
     private readonly double[] colour = new double[2];
     private readonly int stepsASecond;
@@ -45,11 +45,13 @@ public sealed class PanRun
 
     /// <param name="pan">The pan as the piece goes on.</param>
     /// <param name="ring">Pan round the bread, as a ratio: pan area for each piece over the area of one.</param>
-    /// <param name="pace">How much longer everything takes on this cook's pan, as a ratio.</param>
+    /// <param name="learned">How much longer everything takes on this cook's pan, how fast it browns and how much it drives off; nothing for the estimates.</param>
     /// <param name="stepsASecond">How finely time is cut.</param>
-    public PanRun(Slab slab, Celsius pan, Cookware on, double ring = RingOfPan, double pace = 1, int stepsASecond = 2)
+    public PanRun(Slab slab, Celsius pan, Cookware on, double ring = RingOfPan, Learned? learned = null, int stepsASecond = 2)
     {
-        (this.slab, this.pan, this.ring, this.pace, boils) = (slab, pan.Value, ring, pace, slab.Boils.Value);
+        var own = learned ?? Learned.Nothing;
+        (this.slab, this.pan, this.ring, boils) = (slab, pan.Value, ring, slab.Boils.Value);
+        (pace, browns, steams) = (own.PanTime, own.BrowningOn(on.Kind), own.SteamOn(on.Kind));
         (panHeat, burner, panHigh) = (on.HeatPerArea, Cookware.Burner(on.Flame), pan.Value);
         var n = slab.Cells;
         (temperature, water, ice, hottest) = (new double[n], (double[])slab.Water0.Clone(), new double[n], new double[n]);
@@ -62,7 +64,8 @@ public sealed class PanRun
 
     private PanRun(PanRun other)
     {
-        (slab, pan, panHigh, ring, pace, panHeat, burner, stepsASecond, boils) = (other.slab, other.pan, other.panHigh, other.ring, other.pace, other.panHeat, other.burner, other.stepsASecond, other.boils);
+        (slab, pan, panHigh, ring, pace, panHeat, burner, stepsASecond, boils, browns, steams) =
+            (other.slab, other.pan, other.panHigh, other.ring, other.pace, other.panHeat, other.burner, other.stepsASecond, other.boils, other.browns, other.steams);
         (temperature, water, ice, hottest) = ([.. other.temperature], [.. other.water], [.. other.ice], [.. other.hottest]);
         var n = slab.Cells;
         (under, over, conducts, eliminated, solved) = (new double[n], new double[n], new double[n], new double[n], new double[n]);
@@ -105,7 +108,10 @@ public sealed class PanRun
     public Celsius Middle => new(temperature.Min());
 
     /// <summary>A square metre of it as it is, kg.</summary>
-    internal double MassPerArea => slab.MassPerArea - Evaporated;
+    internal double MassPerArea => slab.MassPerArea - Gone;
+
+    // Water gone, kg, as this kitchen's scale has taught it; the heat it took along is the model's.
+    private double Gone => Math.Min(Evaporated * steams, slab.WaterPerArea);
 
     /// <summary>The coldest that any of the dough has been at its hottest.</summary>
     public Celsius DoughPassed => Passed(filling: false);
@@ -120,25 +126,13 @@ public sealed class PanRun
     public const double DarkestFace = 2.5;
 
     /// <summary>Water gone, percent of the raw piece.</summary>
-    public Percent Lost => Percent.FromFraction(Evaporated / slab.MassPerArea);
+    public Percent Lost => Percent.FromFraction(Gone / slab.MassPerArea);
 
     /// <summary>Share of its water that has gone, 0 to 1.</summary>
-    internal double Steamed => slab.WaterPerArea > 0 ? Evaporated / slab.WaterPerArea : 0;
+    internal double Steamed => slab.WaterPerArea > 0 ? Gone / slab.WaterPerArea : 0;
 
     /// <summary>Water that is left, percent of the piece as it is.</summary>
-    public Percent WaterShare
-    {
-        get
-        {
-            var kilograms = 0.0;
-            for (var i = 0; i < water.Length; i++)
-            {
-                kilograms += water[i] * slab.Mass[i];
-            }
-
-            return Percent.FromFraction(kilograms / MassPerArea);
-        }
-    }
+    public Percent WaterShare => Percent.FromFraction((slab.WaterPerArea - Gone) / MassPerArea);
 
     // A square metre's: heat from the pan and from the air, J; water gone, kg; heat it took along, J. Counted at the faces, not from the cells.
     internal double Taken { get; private set; }
@@ -151,6 +145,9 @@ public sealed class PanRun
 
     /// <summary>How dark a face is: 0.3 pale, 1 gold, 1.8 brown, 3 charred.</summary>
     public double ColourOf(Face face) => colour[(int)face];
+
+    /// <summary>Water in the outer quarter of a millimetre of a face, kg per kg of raw dough.</summary>
+    internal double CrustWater(Face face) => Crust(face == Face.First ? 0 : water.Length - 1).Water;
 
     public PanRun Copy() => new(this);
 
@@ -408,7 +405,7 @@ public sealed class PanRun
         if (celsius > ColoursFrom)
         {
             var dryness = Math.Clamp((0.30 - crustWater) / 0.20, 0, 1);
-            colour[(int)face] += dt * dryness / GoldSeconds * Math.Exp(ColourEnergy / GasConstant * (1 / GoldKelvin - 1 / (celsius + 273.15)));
+            colour[(int)face] += browns * dt * dryness / GoldSeconds * Math.Exp(ColourEnergy / GasConstant * (1 / GoldKelvin - 1 / (celsius + 273.15)));
         }
     }
 

@@ -25,6 +25,9 @@ public enum Roasting
 
     /// <summary>In a pool of fat, spooned over the top so that the leaves open.</summary>
     ShallowFry,
+
+    /// <summary>Fat under it, the first face all the way to its colour, one turn, fat again.</summary>
+    OneTurn,
 }
 
 /// <summary>What opens the leaves once the piece is off the pan.</summary>
@@ -44,6 +47,16 @@ public enum HoldIn
     Cloth,
     Pot,
     Paper,
+}
+
+/// <summary>What the bread is to be at the table; the clock judges by it.</summary>
+public enum HoldWant
+{
+    Soft,
+    Hot,
+
+    /// <summary>With a crisp face, which no cover leaves it.</summary>
+    Crisp,
 }
 
 /// <summary>One stay as the cook wants it, whatever the advice says.</summary>
@@ -80,7 +93,8 @@ public sealed record PanSpec(
     Finish Finish = Finish.None,
     HoldIn Hold = HoldIn.Cloth,
     Minutes? HoldFor = null,
-    bool Chilled = false)
+    bool Chilled = false,
+    HoldWant Wants = HoldWant.Soft)
 {
     public const int MostStays = 24;
 
@@ -91,6 +105,9 @@ public sealed record PanSpec(
 
     /// <summary>The pan as the first piece goes on: measured where it was.</summary>
     internal Celsius Laid => Measured ?? Temperature;
+
+    /// <summary>How dark both faces should be (models.md F).</summary>
+    public double DarkWanted() => PanStage.Dark(Colour);
 
     /// <summary>What is put on or under one piece, of each fat.</summary>
     public IReadOnlyList<(string Id, Grams Mass)> Fats()

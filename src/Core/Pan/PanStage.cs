@@ -18,13 +18,14 @@ internal sealed class PanStage
     private readonly PanSpec spec;
     private readonly PanPiece piece;
     private readonly Slab fine, coarse;
-    private readonly double ring, pace;
+    private readonly double ring;
+    private readonly Learned learned;
     private readonly Wanted wanted;
 
     /// <param name="roughly">Everything with coarse cells and steps.</param>
-    public PanStage(PanSpec spec, PanPiece piece, double pace, bool roughly = false)
+    public PanStage(PanSpec spec, PanPiece piece, Learned learned, bool roughly = false)
     {
-        (this.spec, this.piece, this.pace) = (spec, piece, pace);
+        (this.spec, this.piece, this.learned) = (spec, piece, learned);
         coarse = Slab.Of(piece.Layers, spec.Frozen, CoarseCell, piece.Boils);
         fine = roughly ? coarse : Slab.Of(piece.Layers, spec.Frozen, boils: piece.Boils);
         Room = PanRoom.For(spec.Cookware, piece.Area);
@@ -50,7 +51,7 @@ internal sealed class PanStage
     /// <param name="advised">Stays that are known to be advised: a cook's own are then played without looking for others.</param>
     public static Roasted Work(CheckedBatch batch, PanPiece piece, Piece raw, DoughSheet dough, FoldSheet fold, IReadOnlyList<Stay>? advised = null)
     {
-        var stage = new PanStage(batch.Spec.Pan, piece, batch.Kitchen.Learned.PanTime);
+        var stage = new PanStage(batch.Spec.Pan, piece, batch.Kitchen.Learned);
         var own = batch.Spec.Pan.Own is not null;
         var advice = own && advised is { Count: > 0 } ? new([.. advised.Select(s => (int)s.Time.Value)], null, null) : stage.Advise(taped: !own);
         return stage.Judge(advice, batch, raw, dough, fold);
@@ -101,9 +102,9 @@ internal sealed class PanStage
         return null;
     }
 
-    private bool Cooks(Celsius pan, bool roughly) => new PanStage(spec with { Temperature = pan, Measured = null }, piece, pace, roughly).Advise().Why is null;
+    private bool Cooks(Celsius pan, bool roughly) => new PanStage(spec with { Temperature = pan, Measured = null }, piece, learned, roughly).Advise().Why is null;
 
-    private PanRun Start(Slab slab, bool taped = false, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, pace, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2) { Tape = taped ? new(spec.Laid, wanted, piece.Poured) : null };
+    private PanRun Start(Slab slab, bool taped = false, Celsius? pan = null) => new(slab, pan ?? spec.Laid, spec.Cookware, ring, learned, stepsASecond: ReferenceEquals(slab, coarse) ? 1 : 2) { Tape = taped ? new(spec.Laid, wanted, piece.Poured) : null };
 
     private Roasted Judge(Advice advice, CheckedBatch batch, Piece raw, DoughSheet dough, FoldSheet fold)
     {
@@ -244,7 +245,7 @@ internal sealed class PanStage
     // How far from what was meant the pan is under the fifth piece on another flame, with the stays that flame asks for.
     private double OffOn(Flame flame)
     {
-        var other = new PanStage(spec with { On = spec.Cookware with { Flame = flame } }, piece, pace, roughly: true);
+        var other = new PanStage(spec with { On = spec.Cookware with { Flame = flame } }, piece, learned, roughly: true);
         var stays = spec.Own ?? other.Stays(other.Advise().Stays);
         return stays.Count == 0 ? double.PositiveInfinity : Math.Abs(other.RowOn(stays, 5).Pieces[^1].Pan.Value - spec.Laid.Value);
     }
@@ -271,7 +272,7 @@ internal sealed class PanStage
             var run = i == 0 && first is not null ? first : Play(Start(fine, pan: pan), stays);
             row[i] = new(i + 1, pan, run.PanHigh, run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Cooked(run), run.DoughPassed, piece.Stuffed ? run.FillingPassed : null);
             after = i == 0 ? run.Pan : after;
-            pan = EmptyPan.After(spec.Cookware, run.Pan, new(Between / pace));
+            pan = EmptyPan.After(spec.Cookware, run.Pan, new(Between / learned.PanTime));
         }
 
         return new(row, after);

@@ -74,7 +74,7 @@ internal static class Roast
         var first = coarse.Copy();
         FirstStay(first, wanted, manner);
         var least = roasting is Roasting.FatEachSide ? 2 : 1;
-        for (var left = least; left <= (roasting == Roasting.DryThenFry ? 1 : MostStays); left++)
+        for (var left = least; left <= (roasting is Roasting.DryThenFry or Roasting.OneTurn ? 1 : MostStays); left++)
         {
             var (stays, failure) = Rest(first.Copy(), wanted, manner, left);
             why ??= failure;
@@ -105,6 +105,7 @@ internal static class Roast
     {
         Roasting.FatEachSide or Roasting.ManyTurns => stay is 1 or 2,
         Roasting.DryThenFry => stay is 2 or 3,
+        Roasting.OneTurn => stay is 0 or 1,
         Roasting.ShallowFry => stay == 0,
         _ => false,
     };
@@ -171,9 +172,14 @@ internal static class Roast
             run.Go(1);
             seconds++;
         }
-        while (seconds < LongestStay && !Cue(run, manner.Batter) && run.ColourOf(Face.First) < FirstShare * wanted.Colour);
+        while (seconds < LongestStay && !IsTurned(run, wanted, manner));
         return seconds;
     }
+
+    // With one turn, once the face has its colour, and a batter has set; else at the blisters, well short of it.
+    private static bool IsTurned(PanRun run, Wanted wanted, Manner manner) => manner.Roasting == Roasting.OneTurn
+        ? run.ColourOf(Face.First) >= wanted.Colour - Close && (!manner.Batter || Cue(run, batter: true))
+        : Cue(run, manner.Batter) || run.ColourOf(Face.First) >= FirstShare * wanted.Colour;
 
     // Every face takes an even part of what it still wants in each of its stays; the last ones see to it that it is cooked.
     private static (IReadOnlyList<int> Stays, PanFailure? Why) Rest(PanRun run, Wanted wanted, Manner manner, int left)

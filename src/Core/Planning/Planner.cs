@@ -65,7 +65,7 @@ public static class Planner
         var filling = FillingStage.Judge(batch, dough, fold);
         var roll = RollStage.Judge(batch, rolled, fold, dough, filling?.Parcel);
         var raw = Piece.Divided(dough.Ball, dough.Content.Water, rest.Warm).Laid(shape.Inputs, kitchen);
-        raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling, filling.End, filling.Warm)).CutIn(fold.Pieces);
+        raw = (filling is null ? raw : raw.Filled(filling.Parcel.Filling * fold.Pieces, filling.End, filling.Warm)).CutIn(fold.Pieces);
         var heat = PieceHeat.Of(batch, dough, filling?.End);
         raw = raw.At(heat.Dough, heat.Filling);
         var slab = PanPiece.Of(rolled, roll, dough, filling, heat, FillingNotes.IsRisky(batch), route.Poured, kitchen.Boils);

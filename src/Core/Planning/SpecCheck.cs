@@ -104,6 +104,11 @@ public static class SpecCheck
 
     private static void CheckDough(DoughSpec dough, Kitchen kitchen, List<Refusal> refusals)
     {
+        if (dough.Cups is { } cups)
+        {
+            InRange("dough.cups.packing", cups.Packing, refusals);
+        }
+
         InRange("dough.hydration", dough.Hydration.Value, refusals);
         CheckList(dough.Flours, "dough.flours", 1, MostFlours, f => f.Id, (f, at) => InRange(at + ".parts", f.Parts, refusals), kitchen, refusals);
         CheckList(dough.Liquids, "dough.liquids", 0, MostLiquids, l => l.Id, (l, at) =>

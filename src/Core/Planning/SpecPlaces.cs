@@ -15,15 +15,16 @@ public static class SpecPlaces
         new("start.people", 1, DoughSolver.MostPieces, ""),
         new("start.each", 0.001, 500, ""),
         new("dough.flours[].parts", 0.1, 1000, ""),
+        new("dough.cups.packing", 0.4, 2, ""),
         new("dough.hydration", 20, 500, Percent.Unit),
-        new("dough.liquids[].amount.share", 0, 300, Percent.Unit),
+        new("dough.liquids[].amount.share", 0, 500, Percent.Unit),
         new("dough.liquids[].amount.mass", 0, 100_000, Grams.Unit),
         new("dough.liquids[].water", 60, 98, Percent.Unit),
         new("dough.fat.amount.share", 0, 60, Percent.Unit),
         new("dough.fat.amount.mass", 0, 50_000, Grams.Unit),
         new("dough.salt.amount.share", 0, 6, Percent.Unit),
         new("dough.salt.amount.mass", 0, 5000, Grams.Unit),
-        new("dough.additions[].amount.share", 0, 60, Percent.Unit),
+        new("dough.additions[].amount.share", 0, 120, Percent.Unit),
         new("dough.additions[].amount.mass", 0, 50_000, Grams.Unit),
         new("dough.mix.bowl", 100, 100_000, Grams.Unit),
         new("dough.mix.wentIn", 0, 100_000, Grams.Unit),
@@ -60,6 +61,7 @@ public static class SpecPlaces
         new("filling.parts[].trim", 0, 80, Percent.Unit),
         new("filling.saltWanted", 0, 4, Percent.Unit),
         new("filling.wall.share", 5, 400, Percent.Unit),
+        new("filling.wall.drops.mass", 0, 20, Grams.Unit),
         .. StepLimits("filling.parts[].steps[]"),
         .. StepLimits("filling.together[]"),
         new("roll.diameter", 60, 600, Millimetres.Unit),
@@ -100,6 +102,7 @@ public static class SpecPlaces
     private static readonly IngredientKind[] Fillings =
     [
         IngredientKind.Vegetable, IngredientKind.Mash, IngredientKind.Dairy, IngredientKind.Meat, IngredientKind.Sweet, IngredientKind.Binder, IngredientKind.Addition,
+        IngredientKind.Seasoning, IngredientKind.Flour, IngredientKind.Fat, IngredientKind.Liquid,
     ];
 
     private static IEnumerable<KeyValuePair<string, IReadOnlyList<IngredientKind>>> StepKinds(string at) =>
@@ -130,6 +133,7 @@ public static class SpecPlaces
         ["pan.fat"] = Fats,
         ["pan.second.id"] = Fats,
         ["filling.parts[].id"] = Fillings,
+        ["filling.wall.drops.fat"] = Fats,
     };
 
     // A list that came in from outside can have a hole where the type says there is none.

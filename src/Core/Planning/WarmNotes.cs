@@ -13,7 +13,7 @@ internal static class WarmNotes
             (Stage.Filling, raw.Warm.Filling, () => First(batch.Route.Filling!.In.Select(id => batch.Kitchen[id]))),
         })
         {
-            if (had is { } before && before.Value + pan.Hold.Warm.Value is var all && all > WarmTime.Limit.Value)
+            if (had is { } before && before.Value + pan.Hold.Unsafe.Value is var all && all > WarmTime.Limit.Value)
             {
                 yield return new(
                     all > WarmTime.Most.Value ? NoteCode.WarmTooLong : NoteCode.WarmLong, stage, all > WarmTime.Most.Value ? Severity.Wrong : Severity.Caution,
@@ -33,7 +33,7 @@ internal static class WarmNotes
             mends.Add(new(MendCode.RestInFridge, [], Rest: spec.Rest with { Place = RestPlace.Fridge }));
         }
 
-        if (pan.Hold.Warm.Value > 10 && spec.Pan.HoldFor is not null)
+        if (pan.Hold.Unsafe.Value > 10 && spec.Pan.HoldFor is not null)
         {
             mends.Add(new(MendCode.HoldTo, [Quantity.Of(QuantityName.Time, new Minutes(10))], Pan: spec.Pan with { HoldFor = new(10) }));
         }

@@ -1,9 +1,5 @@
 namespace Ystrata.Core.Practice;
 
-/// <summary>What is put before the cook to practise on; the pan's heat is for the eye to find out.</summary>
-/// <param name="Wanted">How dark both faces should be.</param>
-public sealed record PracticeTask(int Seed, PanKind Pan, Flame Flame, Millimetres Thickness, bool Frozen, bool Chilled, Colour Wanted, bool Fat);
-
 /// <summary>What is seen from above at one second.</summary>
 /// <param name="Blisters">How far they have risen, 0 to 1.</param>
 /// <param name="Dark">Of the face that is up.</param>
@@ -11,17 +7,20 @@ public sealed record PracticeTask(int Seed, PanKind Pan, Flame Flame, Millimetre
 /// <param name="Smoke">How much rises from under it, 0 to 1.</param>
 public sealed record PracticeFrame(double Blisters, double Dark, double Matt, double Smoke);
 
+/// <summary>What every second of one turn, or of the lift, would have given, everything else as it was.</summary>
+/// <param name="Event">The turn, from 0; the lift comes last.</param>
+/// <param name="From">The second of the first score.</param>
+/// <param name="Scores">One a second, up to the next turn.</param>
+/// <param name="Best">The second that scores highest.</param>
+/// <param name="Yours">The second it was done at.</param>
+public sealed record PracticeCurve(int Event, Seconds From, IReadOnlyList<double> Scores, Seconds Best, Seconds Yours);
+
 /// <summary>The piece once it is lifted.</summary>
-/// <param name="Score">Out of 100.</param>
 /// <param name="Pan">What the pan was when the piece went on.</param>
-/// <param name="ElseWise">What each turn, and the lift last, would have scored so many seconds earlier or later.</param>
+/// <param name="Heat">How near the guess of it came, out of 100; nothing without a guess.</param>
 /// <param name="Advised">Seconds of each stay as they would have been advised.</param>
 public sealed record PracticeEnd(
-    int Score, double First, double Second, double Dark, bool Cooked, Celsius Passed, Celsius Needed, Percent Lost, Celsius Pan, IReadOnlyList<PracticeElse> ElseWise, IReadOnlyList<Seconds> Advised);
-
-/// <param name="Event">The turn, from 0; the lift comes last.</param>
-/// <param name="By">Seconds later; earlier when negative.</param>
-public sealed record PracticeElse(int Event, Seconds By, int Score);
+    PracticeMarks Marks, double First, double Second, double Dark, bool Cooked, Celsius Passed, Celsius Needed, Percent Lost, Celsius Pan, int? Heat, IReadOnlyList<PracticeCurve> Curves, IReadOnlyList<Seconds> Advised);
 
 /// <param name="From">The second that the frames begin with: the last turn.</param>
 /// <param name="Frames">One a second, as long as nothing is done.</param>
@@ -31,38 +30,34 @@ public sealed record PracticePlay(PracticeTask Task, Seconds From, Face Up, IRea
 /// <summary>The trainer: a pan, a bread and a flame drawn by lot, on the very model the plan uses.</summary>
 public static class Trainer
 {
-    public const int MostTurns = 20;
+    public const int MostTurns = 20, Levels = 5;
 
     /// <summary>Nobody waits longer for a turn, s.</summary>
     public const int Longest = 240;
 
-    // Points: through, each face's colour, juice.
-    private const double Through = 30, OfFace = 30, OfWater = 10;
+    // A lift is drawn for so much longer than it lay, s.
+    private const int Beyond = 60;
 
     // Smoke is seen from here on, and is thick so much hotter, °C (empirical: flour and fat on the pan).
     private const double SmokesFrom = 235, SmokesFor = 40;
 
     private const double MattFrom = 50, MattTo = 80;
     private const double BlistersFrom = 75;
-    private static readonly int[] Else = [-5, -1, 1, 5];
+
+    // A guess so far from the pan, K, is worth a third.
+    private const double GuessOff = 25;
 
     /// <summary>The same seed draws the same lot.</summary>
-    public static PracticeTask Task(int seed)
-    {
-        var lot = new Draw(seed);
-        PanKind[] pans = [PanKind.CastIron, PanKind.Steel, PanKind.Aluminium, PanKind.NonStick, PanKind.Clay, PanKind.Soapstone];
-        var pan = pans[lot.Of(pans.Length)];
-        var flame = lot.Of(3) switch { 0 => Flame.Low, 1 => Flame.Medium, _ => Flame.High };
-        var (thickness, cold) = (new Millimetres(2 + 0.25 * lot.Of(9)), lot.Of(5));
-        return new(seed, pan, flame, thickness, cold == 0, cold == 1, lot.Of(2) == 0 ? Colour.Gold : Colour.Brown, lot.Of(2) == 0);
-    }
+    /// <param name="level">1 to <see cref="Levels"/>.</param>
+    public static PracticeTask Task(int seed, int level = 1) => PracticeRound.Of(seed, level).Task;
 
     /// <param name="turns">Seconds after laying at which it is turned, in order.</param>
     /// <param name="lift">When it is lifted; nothing while it lies.</param>
-    public static PracticePlay Play(int seed, IReadOnlyList<int> turns, int? lift)
+    /// <param name="guess">What the cook takes the empty pan for.</param>
+    public static PracticePlay Play(int seed, int level, IReadOnlyList<int> turns, int? lift, Celsius? guess = null)
     {
-        var task = Task(seed);
-        var run = Run(task, turns);
+        var round = PracticeRound.Of(seed, level);
+        var run = Played(round, turns);
         var from = run.Time;
         var (up, frames) = (run.Down == Face.First ? Face.Second : Face.First, new List<PracticeFrame>());
         var going = run.Copy();
@@ -72,70 +67,69 @@ public static class Trainer
             going.Go(1);
         }
 
-        return new(task, from, up, frames, lift is { } at ? End(task, turns, at) : null);
+        return new(round.Task, from, up, frames, lift is { } at ? End(round, turns, at, guess) : null);
     }
 
-    private static PracticeEnd End(PracticeTask task, IReadOnlyList<int> turns, int lift)
+    private static PracticeEnd End(PracticeRound round, IReadOnlyList<int> turns, int lift, Celsius? guess)
     {
-        var run = Lifted(task, turns, lift);
-        var events = turns.Append(lift).ToList();
-        var elseWise = new List<PracticeElse>();
+        var run = Played(round, turns);
+        run.Go(lift - (int)run.Time.Value);
+        List<int> events = [.. turns, lift];
+        var wanted = round.Wanted;
+        var behind = wanted.Filling.Value - run.FillingPassed.Value > wanted.Dough.Value - run.DoughPassed.Value;
+        return new(
+            round.Marks(run, turns.Count > 0 ? turns[0] : null), run.ColourOf(Face.First), run.ColourOf(Face.Second), wanted.Colour, wanted.Cooked(run),
+            behind ? run.FillingPassed : run.DoughPassed, behind ? wanted.Filling : wanted.Dough, run.Lost, round.Pan,
+            guess is { } g ? (int)Math.Round(100 * Math.Exp(-Math.Abs(g.Value - round.Pan.Value) / GuessOff)) : null,
+            Curves(round, events),
+            [.. round.Advised().Select(s => new Seconds(s))]);
+    }
+
+    // Each event is moved second by second between its neighbours; what comes before it is run once, what comes after it anew for each.
+    private static List<PracticeCurve> Curves(PracticeRound round, List<int> events)
+    {
+        var curves = new List<PracticeCurve>();
+        var before = round.Laid();
+        round.Begin(before, 0);
         for (var i = 0; i < events.Count; i++)
         {
-            foreach (var by in Else)
+            var from = (i == 0 ? 0 : events[i - 1]) + 1;
+            var to = i < events.Count - 1 ? events[i + 1] - 1 : Math.Min(events[i] + Beyond, from - 1 + Longest);
+            var (lying, scores) = (before.Copy(), new List<double>());
+            for (var second = from; second <= to; second++)
             {
-                // Only this one moves; it cannot pass its neighbours.
-                var moved = events.Select((e, j) => j == i ? e + by : e).ToList();
-                if (moved[i] > (i == 0 ? 0 : moved[i - 1]) && (i == events.Count - 1 || moved[i] < moved[i + 1]))
-                {
-                    elseWise.Add(new(i, new(by), Score(task, Lifted(task, [.. moved.SkipLast(1)], moved[^1]))));
-                }
+                lying.Go(1);
+                scores.Add(round.Marks(After(round, lying.Copy(), events, i), events.Count == 1 ? null : i == 0 ? second : events[0]).Score);
             }
+
+            curves.Add(new(i, new(from), scores, new(from + scores.IndexOf(scores.Max())), new(events[i])));
+            before.Go(events[i] - (int)before.Time.Value);
+            round.Begin(before, i + 1);
         }
 
-        var wanted = new Wanted(Cooked.DoughSets, Cooked.DoughSets, PanStage.Dark(task.Wanted));
-        var (stays, _) = Roast.Advise(Start(task), Start(task), wanted, new(task.Fat ? Roasting.FatEachSide : Roasting.DryOnly, task.Fat));
-        return new(
-            Score(task, run), run.ColourOf(Face.First), run.ColourOf(Face.Second), PanStage.Dark(task.Wanted), wanted.Cooked(run), run.DoughPassed, Cooked.DoughSets, run.Lost, Start(task).Pan, elseWise,
-            [.. stays.Select(s => new Seconds(s))]);
+        return curves;
     }
 
-    private static PanRun Lifted(PracticeTask task, IReadOnlyList<int> turns, int lift)
+    // The rest of the round once event number so many has been done.
+    private static PanRun After(PracticeRound round, PanRun run, List<int> events, int number)
     {
-        var run = Run(task, turns);
-        run.Go(lift - (int)run.Time.Value);
+        for (var i = number; i < events.Count - 1; i++)
+        {
+            round.Begin(run, i + 1);
+            run.Go(events[i + 1] - (int)run.Time.Value);
+        }
+
         return run;
     }
 
-    private static int Score(PracticeTask task, PanRun run)
+    private static PanRun Played(PracticeRound round, IReadOnlyList<int> turns)
     {
-        var dark = PanStage.Dark(task.Wanted);
-        double OfColour(Face face) => OfFace * Math.Max(1 - Math.Abs(run.ColourOf(face) - dark) / dark, 0);
-        // A raw place counts for nothing however good it looks; near is not through.
-        var through = run.DoughPassed.Value >= Cooked.DoughSets.Value ? Through : Through * 0.5 * Math.Clamp((run.DoughPassed.Value - 60) / (Cooked.DoughSets.Value - 60), 0, 1);
-        var juice = OfWater * Math.Clamp((30 - run.Lost.Value) / 10, 0, 1);
-        return (int)Math.Round(through + OfColour(Face.First) + OfColour(Face.Second) + juice);
-    }
-
-    private static PanRun Start(PracticeTask task)
-    {
-        var lot = new Draw(task.Seed + 1);
-        var pan = 175 + 5 * lot.Of(13);
-        var slab = Slab.Of([new(task.Thickness, PanPiece.Dough, new(40 + lot.Of(6)), [], From: task.Chilled ? Air.Fridge : null)], task.Frozen);
-        return new(slab, new(pan), Cookware.Of(task.Pan) with { Flame = task.Flame });
-    }
-
-    private static PanRun Run(PracticeTask task, IReadOnlyList<int> turns)
-    {
-        var run = Start(task);
-        foreach (var (at, stay) in turns.Select((t, i) => (t, i + 1)))
+        var run = round.Laid();
+        round.Begin(run, 0);
+        for (var i = 0; i < turns.Count; i++)
         {
-            run.Go(at - (int)run.Time.Value);
-            run.Turn();
-            if (task.Fat && Roast.IsFatted(Roasting.FatEachSide, stay))
-            {
-                run.Fatten(run.Down);
-            }
+            run.Go(turns[i] - (int)run.Time.Value);
+            round.Begin(run, i + 1);
         }
 
         return run;
@@ -151,23 +145,5 @@ public static class Trainer
             Math.Round(run.ColourOf(up), 3),
             Between(run.At(up == Face.Second ? 1 : 0).Value, MattFrom, MattTo),
             Between(run.Pan.Value, SmokesFrom, SmokesFrom + SmokesFor));
-    }
-
-    // Lots that fall alike on every machine: a small generator of our own, SplitMix64.
-    private sealed class Draw(int seed)
-    {
-        private ulong state = unchecked((ulong)seed * 0x9E3779B97F4A7C15UL);
-
-        public int Of(int count)
-        {
-            unchecked
-            {
-                state += 0x9E3779B97F4A7C15UL;
-                var z = state;
-                z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9UL;
-                z = (z ^ (z >> 27)) * 0x94D049BB133111EBUL;
-                return (int)((z ^ (z >> 31)) % (ulong)count);
-            }
-        }
     }
 }

@@ -33,7 +33,8 @@ public enum LineTrouble
 
 /// <summary>One line of the ingredients, as far as it was understood.</summary>
 /// <param name="Could">Larder ids it may mean, the likeliest first.</param>
-public sealed record RecipeLine(string Text, string? Item, Grams? Mass, LineTrouble Trouble, IReadOnlyList<string> Could);
+/// <param name="Packing">Of a powder by the cup, where nobody has said how cups are filled: what was taken for it.</param>
+public sealed record RecipeLine(string Text, string? Item, Grams? Mass, LineTrouble Trouble, IReadOnlyList<string> Could, double? Packing = null);
 
 /// <summary>What a step told.</summary>
 public enum StepTold
@@ -42,6 +43,12 @@ public enum StepTold
     Rest,
     Across,
     Heat,
+
+    /// <summary>So long on each side, turned once.</summary>
+    Sides,
+
+    /// <summary>How many it is divided into.</summary>
+    Pieces,
 }
 
 /// <param name="Told">What of it is in the bread; nothing where it is only words.</param>

@@ -14,6 +14,9 @@ public static partial class RecipeReader
     // As much as most walls hold, percent of the dough: a filling that is still wet weighs more than it will (empirical).
     private const double LeastFilling = 5, MostFilling = 100;
 
+    // From so much water on it is a batter, percent of flour (models.md B).
+    private const double PoursFrom = 150;
+
     // What pieces weigh where nothing says how many there are, g.
     private const double UsualPiece = 80;
 
@@ -28,15 +31,17 @@ public static partial class RecipeReader
 
         recipe = recipe with { Ingredients = [.. recipe.Ingredients.Select(Digits.Plain)], Steps = [.. recipe.Steps.Select(Digits.Plain)], Yield = Digits.Plain(recipe.Yield) };
         var reader = new LineReader(kitchen);
-        var lines = recipe.Ingredients.Select((text, i) => Settle(reader.Read(text), settled.LastOrDefault(s => s.Line == i), reader, kitchen)).ToList();
+        var written = RecipeLines.Of(recipe.Ingredients);
+        var lines = written.Select((line, i) => Settle(reader.Read(line.Text), settled.LastOrDefault(s => s.Line == i), reader, kitchen)).ToList();
+        lines = [.. lines.Select(l => Loosened(l, kitchen))];
         var steps = StepReader.Read(recipe.Steps);
-        var flour = lines.Where(l => l.Trouble == LineTrouble.None && kitchen[l.Item!].Kind == IngredientKind.Flour && !Beside().IsMatch(l.Text)).Sum(l => l.Mass!.Value.Value);
+        var flour = lines.Zip(written).Where(l => l.First.Trouble == LineTrouble.None && kitchen[l.First.Item!].Kind == IngredientKind.Flour && l.Second.For != LineFor.Filling && !IsBeside(l.First.Text)).Sum(l => l.First.Mass!.Value.Value);
         if (flour <= 0)
         {
             return new(recipe.Name, recipe.About, recipe.Tags, null, lines, steps, [new("dough.flours", RefusalCode.Missing)]);
         }
 
-        var spec = Laid(lines, flour, recipe, kitchen);
+        var spec = Laid(lines, [.. written.Select(w => w.For)], flour, recipe, steps, kitchen);
         spec = steps.Aggregate(spec, Told);
         var refusals = Planner.Check(spec, kitchen).Refusals;
         return new(recipe.Name, recipe.About, recipe.Tags, spec, lines, steps, refusals);
@@ -59,26 +64,36 @@ public static partial class RecipeReader
             return line with { Item = null, Trouble = LineTrouble.NoIngredient };
         }
 
-        var mass = settled.Mass is { Value: > 0 and <= AmountReader.MostGrams } given ? given : reader.MassOf(line.Text, item!);
-        return line with { Item = item!.Id, Mass = mass, Trouble = mass is null ? LineTrouble.NoAmount : LineTrouble.None };
+        var (mass, packing) = settled.Mass is { Value: > 0 and <= AmountReader.MostGrams } given ? (given, null) : reader.MassOf(line.Text, item!);
+        return line with { Item = item!.Id, Mass = mass, Trouble = mass is null ? LineTrouble.NoAmount : LineTrouble.None, Packing = packing };
     }
 
-    // Lays every line where its kind has a place, and says of a line when it has none.
-    private static BatchSpec Laid(List<RecipeLine> lines, double flour, RecipeText recipe, Kitchen kitchen)
+    // Fat without an amount is what the pan is greased with, salt without one is as usual, water goes in by feel, spice as the cook likes; which flour the board is dusted with is nothing to be asked.
+    private static RecipeLine Loosened(RecipeLine line, Kitchen kitchen) => line switch
     {
-        var (flours, liquids, additions, parts) = (new List<FlourShare>(), new List<LiquidSpec>(), new List<AdditionSpec>(), new List<FillingPart>());
+        { Trouble: LineTrouble.Several, Could: [var dust, ..] } when kitchen[dust].Kind == IngredientKind.Flour && IsBeside(line.Text) => line with { Item = dust, Trouble = LineTrouble.KindOnly },
+        { Trouble: LineTrouble.NoAmount, Item: { } item } when kitchen[item].Kind is IngredientKind.Fat or IngredientKind.Salt or IngredientKind.Liquid
+            || (Loosely().IsMatch(line.Text) && kitchen[item].Kind is IngredientKind.Seasoning or IngredientKind.Addition) => line with { Trouble = LineTrouble.KindOnly },
+        _ => line,
+    };
+
+    // Lays every line where its kind has a place, and says of a line when it has none.
+    private static BatchSpec Laid(List<RecipeLine> lines, IReadOnlyList<LineFor> uses, double flour, RecipeText recipe, IReadOnlyList<RecipeStep> steps, Kitchen kitchen)
+    {
+        var (flours, liquids, additions, parts, spices) = (new List<FlourShare>(), new List<LiquidSpec>(), new List<AdditionSpec>(), new List<FillingPart>(), new List<FillingStep>());
         (string Id, double Mass)? fat = null, salt = null;
         string? panFat = null;
-        var (whole, carried) = (0.0, 0.0);
+        var (whole, carried, inFilling) = (0.0, 0.0, 0.0);
+        var (saltToTaste, byFeel) = (false, false);
         for (var i = 0; i < lines.Count; i++)
         {
             if (lines[i] is not { Trouble: LineTrouble.None, Item: { } id, Mass: { } mass })
             {
-                // Fat without an amount is what the pan is greased with.
-                if (lines[i] is { Trouble: LineTrouble.NoAmount, Item: { } unweighed } && kitchen[unweighed].Kind == IngredientKind.Fat)
+                if (lines[i] is { Trouble: LineTrouble.KindOnly, Item: { } unweighed } && kitchen[unweighed].Kind is var kind)
                 {
-                    panFat ??= unweighed;
-                    lines[i] = lines[i] with { Trouble = LineTrouble.KindOnly };
+                    panFat ??= kind == IngredientKind.Fat ? unweighed : null;
+                    saltToTaste |= kind == IngredientKind.Salt && uses[i] != LineFor.Filling;
+                    byFeel |= kind == IngredientKind.Liquid && unweighed == Staples.Water;
                 }
 
                 continue;
@@ -86,19 +101,25 @@ public static partial class RecipeReader
 
             var share = Percent.FromFraction(mass.Value / flour);
             var filled = parts.Count;
-            var (trouble, inside) = (LineTrouble.None, InFilling().IsMatch(lines[i].Text));
+            var (trouble, inside, beside) = (LineTrouble.None, uses[i] == LineFor.Filling, uses[i] == LineFor.Pan || IsBeside(lines[i].Text));
             switch (kitchen[id].Kind)
             {
                 case IngredientKind.Mash or IngredientKind.Dairy or IngredientKind.Meat:
-                case IngredientKind.Vegetable or IngredientKind.Sweet when share.Fraction > FillingFrom:
-                case IngredientKind.Vegetable or IngredientKind.Sweet or IngredientKind.Addition or IngredientKind.Binder when inside:
+                case IngredientKind.Vegetable or IngredientKind.Sweet when share.Fraction > FillingFrom && uses[i] != LineFor.Dough:
+                case IngredientKind.Vegetable or IngredientKind.Sweet or IngredientKind.Addition or IngredientKind.Binder or IngredientKind.Flour or IngredientKind.Liquid when inside:
+                case IngredientKind.Seasoning when inside && kitchen[id].Is(Trait.Sticky):
                     parts.Add(new(id, mass, default, []));
                     break;
+                case IngredientKind.Salt when inside:
+                    inFilling += mass.Value * kitchen[id].Salt.Fraction;
+                    break;
+                case IngredientKind.Seasoning when inside:
+                    spices.Add(new SeasonStep(id, mass));
+                    break;
                 case not IngredientKind.Fat when inside:
-                    // Salt and spice of a filling are steps of its own.
                     trouble = LineTrouble.NoPlace;
                     break;
-                case IngredientKind.Flour or IngredientKind.Fat or IngredientKind.Separator when Beside().IsMatch(lines[i].Text):
+                case IngredientKind.Flour or IngredientKind.Fat or IngredientKind.Separator when beside:
                 case IngredientKind.Fat when fat is not null || inside:
                     panFat ??= kitchen[id].Kind == IngredientKind.Fat ? id : null;
                     trouble = LineTrouble.KindOnly;
@@ -127,7 +148,7 @@ public static partial class RecipeReader
                     break;
             }
 
-            if (trouble == LineTrouble.None && parts.Count == filled)
+            if (trouble == LineTrouble.None && parts.Count == filled && !inside)
             {
                 whole += mass.Value;
                 // A share of salt is of salt from every source.
@@ -137,20 +158,33 @@ public static partial class RecipeReader
             lines[i] = lines[i] with { Trouble = trouble };
         }
 
+        // Spice and salt of a filling of which nothing else is there have no place.
+        if (parts.Count == 0)
+        {
+            for (var i = 0; i < lines.Count; i++)
+            {
+                lines[i] = uses[i] == LineFor.Filling && lines[i].Trouble == LineTrouble.None ? lines[i] with { Trouble = LineTrouble.NoPlace } : lines[i];
+            }
+        }
+
         var plain = BatchSpec.Plain;
-        var pieces = PiecesOf(recipe.Yield) ?? Math.Clamp((int)Math.Round(whole / UsualPiece), 1, DoughSolver.MostPieces);
+        // With so much water it is ladled and not rolled.
+        var poured = liquids.Sum(l => l.Amount.Share.Value * kitchen[l.Id].Water.Fraction) >= PoursFrom;
+        var pieces = PiecesOf(recipe.Yield) ?? steps.Where(s => s.Told == StepTold.Pieces).Select(s => (int?)s.Figure!.Value).FirstOrDefault() ?? Math.Clamp((int)Math.Round(whole / UsualPiece), 1, DoughSolver.MostPieces);
         var fats = fat is { } f ? (f.Id, Amount.OfFlour(Rounded(100 * f.Mass / flour))) : (panFat ?? plain.Dough.Fat.Id, Amount.OfFlour(0));
         return plain with
         {
             // The recipe's own amounts are what is begun with.
-            Start = StartSpec.Of(pieces) with { By = StartBy.Flour, Flour = new(flour) },
+            Start = StartSpec.Of(pieces) with { By = StartBy.Flour, Flour = new(flour), Makes = pieces },
             Dough = plain.Dough with
             {
                 Flours = flours,
-                WaterBy = WaterBy.Liquids,
-                Liquids = liquids.Count > 0 ? liquids : [new(Staples.Water, Amount.OfFlour(0))],
+                Feel = poured ? Feel.Batter : plain.Dough.Feel,
+                WaterBy = byFeel && liquids.Count == 0 ? WaterBy.Feel : WaterBy.Liquids,
+                Liquids = liquids.Count > 0 ? liquids : [new(Staples.Water, byFeel ? Amount.TheRest : Amount.OfFlour(0))],
+                Cups = lines.Where(l => l is { Trouble: LineTrouble.None, Item: { } item, Packing: not null } && kitchen[item].Kind == IngredientKind.Flour).Select(l => new FlourCups(l.Packing!.Value, AllMeasured: true)).FirstOrDefault(),
                 Fat = new(fats.Item1, fats.Item2, FatWhen.RubbedIn),
-                Salt = salt is { } s ? new(s.Id, Amount.OfFlour(Rounded(100 * (s.Mass * kitchen[s.Id].Salt.Fraction + carried) / flour))) : new(plain.Dough.Salt.Id, Amount.OfFlour(Rounded(100 * carried / flour))),
+                Salt = salt is { } s ? new(s.Id, Amount.OfFlour(Rounded(100 * (s.Mass * kitchen[s.Id].Salt.Fraction + carried) / flour))) : new(plain.Dough.Salt.Id, saltToTaste ? plain.Dough.Salt.Amount : Amount.OfFlour(Rounded(100 * carried / flour))),
                 Additions = additions,
             },
             Balls = plain.Balls with { Mass = new(Rounded(whole / pieces)) },
@@ -159,6 +193,7 @@ public static partial class RecipeReader
             Filling = parts.Count == 0 ? null : FillingSpec.Usual with
             {
                 Parts = parts,
+                Together = inFilling > 0 ? [.. spices, new SaltStep(Staples.Salt, new(Math.Clamp(Rounded(100 * inFilling / parts.Sum(p => p.Mass.Value)), 0.1, 4)), new(0))] : spices,
                 Wall = new(ParcelShape.Gathered, new(Math.Clamp(Rounded(100 * parts.Sum(p => p.Mass.Value) / whole), LeastFilling, MostFilling))),
             },
         };
@@ -173,8 +208,15 @@ public static partial class RecipeReader
             Sheet = spec.Sheet with { Diameter = new(Math.Max(across, spec.Sheet.Diameter.Value)) },
         },
         { Told: StepTold.Heat, Figure.Value: var heat } => spec with { Pan = spec.Pan with { Temperature = new(heat) } },
+        { Told: StepTold.Sides, Figure.Value: var side } => spec with
+        {
+            Pan = spec.Pan with { Roasting = Roasting.OneTurn, Own = [new(new(side), spec.Pan.FatPerSide), new(new(side), spec.Pan.FatPerSide)] },
+        },
         _ => spec,
     };
+
+    // What stands behind "plus extra" is beside; what stands before it is not.
+    private static bool IsBeside(string text) => Beside().IsMatch(Extra().Replace(text, ""));
 
     private static int? PiecesOf(string yield) =>
         Count().Match(yield) is { Success: true } m && int.Parse(m.Value, CultureInfo.InvariantCulture) is >= 1 and <= DoughSolver.MostPieces and var n ? n : null;
@@ -188,6 +230,9 @@ public static partial class RecipeReader
     [GeneratedRegex(@"\b(?:brush|fry|frying|pan|cook|cooking|roast|roasting|griddle|between|layer|spread|smear|top|dust|dusting|rolling)", RegexOptions.IgnoreCase)]
     private static partial Regex Beside();
 
-    [GeneratedRegex(@"\bfilling\b", RegexOptions.IgnoreCase)]
-    private static partial Regex InFilling();
+    [GeneratedRegex(@",? ?\(?(?:plus|and|with) (?:extra|more|some)\b.*$", RegexOptions.IgnoreCase)]
+    private static partial Regex Extra();
+
+    [GeneratedRegex(@"to taste|as needed|as required|if needed|\b(?:a little|some|a few|a bit)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Loosely();
 }

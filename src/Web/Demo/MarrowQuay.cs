@@ -1,9 +1,10 @@
 using Ystrata.Store;
+using Ystrata.Web.Files;
 
 namespace Ystrata.Web.Demo;
 
 /// <summary>The canteen at the ferry landing: twelve breads, its own larder and three weeks of its log, the same every time.</summary>
-public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, CurrentKitchen current)
+public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Photos photos, CurrentKitchen current)
 {
     private const int Seed = 20261102;
 
@@ -25,6 +26,16 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Curr
         ("Beet quarters", 17, 12, new(4, 5, 5, 4), "Cooked the puree down first. Better.", []),
         ("Night-crew squares", 20, 18, new(5, 5, 5, 5), "Best so far. 40 min rest, no hurry.", []),
     ];
+
+    // Cookings of which somebody took a photo, by day: how much darker than planned the face was, and whether a shadow lay across it.
+    private static readonly Dictionary<int, (double Darker, bool Shadow)> Photographed = new()
+    {
+        [4] = (1.15, false),
+        [8] = (1.3, false),
+        [13] = (1.2, false),
+        [17] = (1.1, true),
+        [20] = (1.2, false),
+    };
 
     /// <summary>Fills a kitchen in which nothing has ever been kept; any other is left alone.</summary>
     public void FillIfEmpty()
@@ -50,10 +61,26 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Curr
             var batch = new Batch(MarrowQuayBreads.Id("batch", day), bread.Id, name, spec, at, at.AddHours(-3));
             batches.Add(batch);
             var sheet = Planner.Plan(spec, current.Now).Value!;
-            var entry = new LogEntry(
-                MarrowQuayBreads.Id("log", day), batch.Id, spec, at, AsCooked(spec, sheet, judged, note, faults, random), at.AddHours(1), name, bread.Id, Planned.Of(spec, sheet));
+            var (photo, face) = Photo(sheet, day, at);
+            var outcome = AsCooked(spec, sheet, judged, note, faults, random) with { Faces = face is null ? null : [face] };
+            var entry = new LogEntry(MarrowQuayBreads.Id("log", day), batch.Id, spec, at, outcome, at.AddHours(1), name, bread.Id, Planned.Of(spec, sheet), photo);
             log.Add(entry, Lessons.Of(spec, entry.Outcome, current.Now));
         }
+    }
+
+    private (Guid? Id, FacePhoto? Face) Photo(BatchSheet sheet, int day, DateTimeOffset at)
+    {
+        if (!Photographed.TryGetValue(day, out var was))
+        {
+            return (null, null);
+        }
+
+        var lightness = FaceColours.LightnessAt(was.Darker * sheet.Pan.Done.First, FaceColours.HueOf(sheet.Dough, current.Now));
+        var (png, face) = MarrowQuayPhotos.Draw(FaceIs.First, lightness, Seed + day, was.Shadow);
+        var (body, small) = PhotoFile.Anew(png)!.Value;
+        var photo = new Photo(MarrowQuayBreads.Id("photo", day), PhotoFile.Kind, body, small, at);
+        photos.Add(photo);
+        return (photo.Id, face);
     }
 
     // What happened lies near the plan: more water than planned, hands that vary, a pan that wanders.

@@ -93,7 +93,7 @@ public static class LarderEndpoints
         FirstPicks.Shipped,
         SpecPlaces.Limits,
         [.. LogCheck.Limits, PacketSpec.EachLimit],
-        [.. IngredientCheck.Limits, Units.BoardLimit],
+        [.. IngredientCheck.Limits, Units.BoardLimit, Units.FlourCupLimit],
         WantedLeaves.Limits,
         StepCheck.MostSteps,
         Compare.Most,
@@ -122,7 +122,7 @@ public static class LarderEndpoints
             return unsaid;
         }
 
-        if (Problems.From([.. Common.CheckText("coin", body.Coin, 0, Units.LongestCoin), .. Common.Within(Units.BoardLimit, body.Board!.Value.Value)]) is { } problem)
+        if (Problems.From([.. Common.CheckText("coin", body.Coin, 0, Units.LongestCoin), .. Common.Within(Units.BoardLimit, body.Board!.Value.Value), .. body.FlourCup is { } cup ? Common.Within(Units.FlourCupLimit, cup.Value) : []]) is { } problem)
         {
             return problem;
         }

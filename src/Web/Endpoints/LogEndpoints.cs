@@ -12,6 +12,15 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Outcome">With the faults that are to be explained.</param>
 public sealed record ExplainBody(Guid? BatchId, Guid? EntryId, Outcome Outcome);
 
+/// <param name="BatchId">Of a cooking that is being written down; nothing for one that is kept.</param>
+/// <param name="EntryId">Of a cooking that is kept.</param>
+/// <param name="Faces">At most one photo of each face.</param>
+public sealed record FacesBody(Guid? BatchId, Guid? EntryId, IReadOnlyList<FacePhoto> Faces);
+
+/// <param name="Wanted">How dark both faces should be.</param>
+/// <param name="Planned">How dark the first and the second would be as planned; none where the batch can no longer be worked.</param>
+public sealed record FacesView(IReadOnlyList<FaceColour> Faces, double Wanted, IReadOnlyList<double> Planned);
+
 /// <summary>Two to four cookings side by side.</summary>
 /// <param name="Rows">What matters on top; from <see cref="ComparedRow.Differs"/> 1 on it does.</param>
 public sealed record ComparedView(IReadOnlyList<ComparedCooking> Cookings, IReadOnlyList<ComparedRow> Rows);
@@ -35,6 +44,7 @@ public static class LogEndpoints
         log.MapPost("import", Import).WithName("importLog").Accepts<byte[]>("text/csv").Produces<ImportView>().WithMetadata(new RequestSizeLimitAttribute(Problems.MostFileBytes))
             .WithSummary("Reads a log file and says what it would change; with take it is kept, all of it or nothing.");
         log.MapPost("explain", Explain).Tells(null).WithName("explainFaults").Produces<IReadOnlyList<Complaint>>().WithSummary("What in a cooking's own figures explains its faults, the likeliest first.");
+        log.MapPost("faces", Faces).Tells(null).WithName("readFaces").Produces<FacesView>().WithSummary("The colour each photographed face has reached, from the averages of the white beside it and of the face.");
         log.MapGet("{id:guid}", Find).WithName("logEntry").Produces<LogView>();
         log.MapPut("{id:guid}", Change).WithName("changeLogEntry").Produces<LogView>().WantsVersion<LogView>();
         log.MapDelete("{id:guid}", Delete).WithName("deleteLogEntry").Produces(204).WantsVersion<LogView>();
@@ -136,6 +146,26 @@ public static class LogEndpoints
         return spec is null
             ? Results.NotFound()
             : Results.Ok(FaultStage.Explain(spec, body.Outcome, body.Outcome.Faults ?? [], kitchen));
+    }
+
+    private static IResult Faces(FacesBody body, Logbook log, Batches batches, Kitchen kitchen)
+    {
+        if (!LogCheck.FacesStand(body.Faces))
+        {
+            return Problems.From([new("faces", RefusalCode.Unreadable)])!;
+        }
+
+        var spec = body.EntryId is { } entry ? log.Find(entry)?.Spec : body.BatchId is { } batch ? batches.Find(batch)?.Spec : null;
+        if (spec is null)
+        {
+            return Results.NotFound();
+        }
+
+        var sheet = Planner.Plan(spec, kitchen).Value;
+        return Results.Ok(new FacesView(
+            FaceColours.Of(body.Faces, sheet is null ? 1 : FaceColours.HueOf(sheet.Dough, kitchen)),
+            spec.Pan.DarkWanted(),
+            sheet?.Pan.Done is { } done ? [done.First, done.Second] : []));
     }
 
     private static IResult Compare(Guid[] id, Logbook log, Kitchen kitchen)

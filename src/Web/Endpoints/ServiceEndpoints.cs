@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Store;
+using Ystrata.Web.Door;
 using Ystrata.Web.Live;
 
 namespace Ystrata.Web.Endpoints;
@@ -35,9 +36,9 @@ public static class ServiceEndpoints
     public static void MapServices(this RouteGroupBuilder services)
     {
         services.MapGet("", Open).WithName("services").Produces<IReadOnlyList<OpenService>>().WithSummary("The services that run, the newest first, in pages.");
-        services.MapPost("", Begin).WithName("beginService").Produces<ServiceView>(201).Produces<ServiceView>().WithSummary("Begins a batch at the stove, now.");
+        services.MapPost("", Begin).RequireAuthorization(WhoMay.ForStove).WithName("beginService").Produces<ServiceView>(201).Produces<ServiceView>().WithSummary("Begins a batch at the stove, now.");
         services.MapGet("{id:guid}", View).WithName("service").Produces<ServiceView>();
-        services.MapPost("{id:guid}/events", Press).Tells(null).WithName("pressService").Produces<Pressed>().Produces<StoveProblem>(409, "application/problem+json")
+        services.MapPost("{id:guid}/events", Press).Tells(null).RequireAuthorization(WhoMay.ForStove).WithName("pressService").Produces<Pressed>().Produces<StoveProblem>(409, "application/problem+json")
             .WithSummary("One press: laid, turned, lifted, done, dropped, undone. Durable when answered.");
     }
 
@@ -68,7 +69,7 @@ public static class ServiceEndpoints
 
     private static IResult View(Guid id, RunningServices services) => Common.Found(services.Find(id)?.View());
 
-    private static IResult Press(Guid id, PressBody body, RunningServices services, Changes changes)
+    private static IResult Press(Guid id, PressBody body, RunningServices services, Changes changes, Counts counts)
     {
         if (services.Find(id) is not { } service)
         {
@@ -81,6 +82,11 @@ public static class ServiceEndpoints
         }
 
         var (answer, view) = services.Press(service, new(body.Id, default, body.Act, body.Pan, body.Place, body.Bread, body.Number, body.Work, body.Value, body.Undoes), body.Ago ?? default);
+        if (answer.Counted)
+        {
+            counts.Pressed();
+        }
+
         // Which services run is seen in lists too.
         if (answer.Counted && body.Act is StoveAct.End or StoveAct.Undo)
         {

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
+using Ystrata.Web.Door;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -15,12 +16,14 @@ internal static class Usual
         ((IEndpointConventionBuilder)group).Finally(endpoint =>
         {
             var writes = !endpoint.Metadata.OfType<IHttpMethodMetadata>().Any(m => m.HttpMethods.Contains(HttpMethods.Get));
+            WhoMay.Guard(endpoint, writes);
             var takes = endpoint.Metadata.OfType<IAcceptsMetadata>().Any();
             Add(400, typeof(KitchenProblem));
             Add(404);
+            Add(StatusCodes.Status401Unauthorized);
+            Add(StatusCodes.Status403Forbidden);
             if (writes)
             {
-                Add(StatusCodes.Status403Forbidden);
                 Add(StatusCodes.Status507InsufficientStorage);
             }
 

@@ -7,6 +7,7 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Id">For a new one: an id from whoever sends it, so that the same request sent twice makes one vessel.</param>
 public sealed record VesselBody(string Name, string Item, PowderFill Fill, Grams Mass, Guid? Id = null);
 
+/// <param name="Item">Of the larder; empty for dough itself.</param>
 /// <param name="Ounces">What a bare number means here: ounces, or grams.</param>
 public sealed record MeasureBody(string Text, string Item, bool Ounces = false);
 
@@ -31,6 +32,7 @@ public static class VesselEndpoints
 
     private static AmountRead Read(MeasureBody body, Kitchen kitchen) =>
         body.Text.Length > LongestText ? new(null, AmountTrouble.NotRead)
+        : body.Item.Length == 0 ? AmountReader.OfDough(body.Text, kitchen, body.Ounces)
         : kitchen.TryGet(body.Item, out var item) ? AmountReader.Read(body.Text, item!, kitchen.Measures, body.Ounces)
         : new(null, AmountTrouble.NotRead, body.Item);
 

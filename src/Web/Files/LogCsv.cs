@@ -94,7 +94,7 @@ internal static class LogCsv
             where T : struct, IMeasure<T> => value is { } v ? T.From(v) : null;
         return was with
         {
-            Used = new(row.Pieces, Figure<Grams>(row.Flour), Figure<Grams>(row.Liquid), Figure<Grams>(row.DoughFat), Figure<Grams>(row.Salt), Figure<Grams>(row.Ball), row.Lost, Figure<Grams>(row.Dough)),
+            Used = new(row.Pieces, Figure<Grams>(row.Flour), Figure<Grams>(row.Liquid), Figure<Grams>(row.DoughFat), Figure<Grams>(row.Salt), Figure<Grams>(row.Ball), row.Lost, Figure<Grams>(row.Dough), Figure<Grams>(row.Raw), Figure<Grams>(row.Roasted)),
             Timed = new(Figure<Celsius>(row.Pan), Figure<Seconds>(row.FirstSide), Figure<Seconds>(row.SecondSide), Figure<Seconds>(row.LastSide)),
             Judged = new(row.Soft, row.Leaves, row.Colour, row.Taste, row.Filling, row.Wall),
             Faults = Csv.Text(row.Faults) switch

@@ -73,6 +73,18 @@ internal sealed record LogRow
     [Name("leaves_planned"), Optional]
     public int? LeavesPlanned => planned?.Leaves;
 
+    [Name("raw_planned_g"), Optional]
+    public double? RawPlanned => Near(planned?.Raw?.Value);
+
+    [Name("raw_g"), Optional]
+    public double? Raw { get; init; }
+
+    [Name("roasted_planned_g"), Optional]
+    public double? RoastedPlanned => Near(planned?.Roasted?.Value);
+
+    [Name("roasted_g"), Optional]
+    public double? Roasted { get; init; }
+
     [Name("pan_planned_c"), Optional]
     public double? PanPlanned => Near(planned?.Pan.Value);
 
@@ -142,6 +154,8 @@ internal sealed record LogRow
             Salt = used.Salt?.Value,
             Dough = used.Dough?.Value,
             Ball = used.BallMass?.Value,
+            Raw = used.Raw?.Value,
+            Roasted = used.Roasted?.Value,
             Pan = timed.Pan?.Value,
             FirstSide = timed.FirstSide?.Value,
             SecondSide = timed.SecondSide?.Value,

@@ -47,6 +47,12 @@ internal static partial class RecipeFile
     public static ForeignRecipe Read(string file)
     {
         var bare = file.TrimStart('\ufeff');
+        // As people send it: no JSON, no page.
+        if (bare.AsSpan().TrimStart() is { Length: > 0 } start && !(start[0] is '<' or '{' or '['))
+        {
+            return Plainly(bare);
+        }
+
         var texts = bare.AsSpan().TrimStart().StartsWith("<") ? Pages.ParseDocument(bare).Scripts.Where(s => s.Type?.Trim().Equals(Kind, StringComparison.OrdinalIgnoreCase) == true).Select(s => s.Text) : [bare];
         JsonException? broken = null;
         foreach (var text in texts)
@@ -71,6 +77,14 @@ internal static partial class RecipeFile
         }
 
         throw broken is null ? new FileException(FileRefusals.NoRecipe) : new FileException(FileRefusals.BrokenFile, broken.LineNumber + 1);
+    }
+
+    private static ForeignRecipe Plainly(string text)
+    {
+        var read = PlainRecipe.Read(text.Replace("\r", "", StringComparison.Ordinal).Replace('\0', ' '));
+        return read.Ingredients.Count == 0
+            ? throw new FileException(FileRefusals.NoRecipe)
+            : new(read with { Name = Short(read.Name, Common.LongestName), Ingredients = [.. read.Ingredients.Select(i => Short(i, LongestWord))], Steps = [.. read.Steps.Select(s => Short(s, LongestWord))], Yield = Short(read.Yield, LongestWord) }, null);
     }
 
     private static JsonNode Line(Grams mass, string id, Kitchen kitchen, string where) => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(mass.Value, 2):R} g {kitchen[id].Name}{where}");

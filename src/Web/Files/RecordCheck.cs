@@ -57,7 +57,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
             .. r.Lessons.Any(l => !Lessons.Stands(l)) ? [new("lessons", RefusalCode.Unreadable)] : Array.Empty<Refusal>(),
         ]),
         LearnedRecord r => (r.Of, [.. Text("of", r.Of, 0, IngredientCheck.LongestName)]),
-        PracticeRecord { Score: var s } => (s.Id.ToString(), s.Score is < 0 or > 100 || s.Turns.Count > MostTurns ? [new("score", RefusalCode.OutOfRange, s.Score, 0, 100)] : []),
+        PracticeRecord { Score: var s } => (s.Id.ToString(), s.Score is < 0 or > 100 || s.Turns.Count > MostTurns || s.Level is < 1 or > Trainer.Levels || new[] { s.Heat, s.Colour, s.Done }.Any(v => v is < 0 or > 100) ? [new("score", RefusalCode.OutOfRange, s.Score, 0, 100)] : []),
         _ => ("", [new("kind", FileRefusals.NotInList)]),
     };
 

@@ -2,6 +2,7 @@
   import Router, { router } from "svelte-spa-router";
   import wrap from "svelte-spa-router/wrap";
   import { changes } from "./api/changes.svelte";
+  import { door } from "./api/door.svelte";
   import { larder } from "./api/larder.svelte";
   import type { Changed } from "./api/types";
   import { batch } from "./bench/bench.svelte";
@@ -16,6 +17,7 @@
   import Keys from "./parts/Keys.svelte";
   import Shelf from "./places/Shelf.svelte";
   import { viewOf } from "./words/units";
+  import { newest } from "./offline/newest.svelte";
   import { presses } from "./stove/presses.svelte";
   import { toaster } from "./toast.svelte";
 
@@ -26,9 +28,11 @@
   const Stove = wrap({ asyncComponent: () => import("./places/Stove.svelte") });
   const Timetable = wrap({ asyncComponent: () => import("./places/Timetable.svelte") });
   const Labels = wrap({ asyncComponent: () => import("./places/Labels.svelte") });
+  const Trust = wrap({ asyncComponent: () => import("./places/Trust.svelte") });
+  const Door = () => import("./places/Door.svelte");
   const Card = wrap({ asyncComponent: () => import("./places/Card.svelte") });
   // A batch gets its address when it is first kept: the same route, so that the bench stays as it is.
-  const routes = {
+  const usual = {
     "/": Shelf,
     "/batch/:id?": BatchPlace,
     "/log/new/:batch": Log,
@@ -39,15 +43,30 @@
     "/labels": Labels,
     "/stove/:id?": Stove,
     "/timetable": Timetable,
+    "/trust": Trust,
     "*": Shelf,
   };
+  const atTheStove = { "/stove/:id?": Stove, "/trust": Trust, "*": Stove };
+  const trusting = $derived(router.location === "/trust");
   const names = { "/": m.place_shelf, "/batch": m.place_batch, "/stove": m.place_stove, "/log": m.place_log, "/larder": m.place_larder };
 
   let keysOpen = $state(false);
   // A running service has the whole screen.
   const atStove = $derived(/^\/stove\/./.test(router.location));
+  const mine = $derived(door.stoveOnly ? places.filter((p) => p.path === "/stove") : places);
   const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
+  void door.look();
+  newest.begin();
+  $effect(() => newest.heard());
+  // What was changed and not kept outlives the page: what is newer is taken when a place is left.
+  $effect(() => {
+    void router.location;
+    if (untrack(() => newest.there && !atStove)) location.reload();
+  });
   void larder.fetch();
+  $effect(() => {
+    if (live.line === "outside") void door.look();
+  });
   // What other screens change is told to whoever shows it.
   live.begin();
   live.on<Changed>("changed", ({ what, id, version }) => {
@@ -72,6 +91,15 @@
 <svelte:window onkeydown={(e) => takeKey(e, () => (keysOpen = true))} />
 
 <div class="flex min-h-full flex-col lg:h-full">
+  {#if newest.there && !atStove}
+    <div
+      class="flex shrink-0 items-center justify-center gap-3 border-b-2 border-ink bg-ghee px-3 py-1 text-ink print:hidden"
+      role="status"
+    >
+      <span>{m.newer_version()}</span>
+      <button class="button" onclick={() => location.reload()}>{m.newer_take()}</button>
+    </div>
+  {/if}
   <header
     class="print:hidden flex {atStove
       ? '!hidden'
@@ -85,7 +113,7 @@
       <img src="/mark.svg" alt="" width="30" height="26" /><span class="max-sm:sr-only">Ystrata</span>
     </a>
     <nav class="flex sm:gap-1" aria-label={m.places()}>
-      {#each places as { key, path } (path)}
+      {#each door.outside ? [] : mine as { key, path } (path)}
         <a
           href="#{path}"
           class="flex min-h-11 items-center rounded-[9px] px-1 text-[14px] font-medium sm:px-3 sm:text-[15px] aria-[current=page]:bg-rim aria-[current=page]:text-white"
@@ -95,7 +123,7 @@
       {/each}
     </nav>
     <span class="flex-1"></span>
-    {#if larder.view}
+    {#if larder.view && !door.stoveOnly && !door.outside}
       {@const shown = ["g", "°C", "cm"].map((u) => viewOf(u).symbol).join(" · ")}
       <a
         class="flex min-h-11 items-center rounded-full border-2 border-rim-soft px-3.5 text-[14px] font-medium max-md:hidden"
@@ -108,8 +136,12 @@
     </button>
   </header>
   <main class="min-h-0 flex-1">
-    {#if larder.view}
-      <Router {routes} />
+    {#if door.outside && !trusting}
+      {#await Door() then { default: Inside }}<Inside />{/await}
+    {:else if trusting}
+      <Router routes={{ "/trust": Trust }} />
+    {:else if larder.view && door.view}
+      <Router routes={door.stoveOnly ? atTheStove : usual} />
     {:else if larder.trouble}
       <div class="p-5"><Trouble trouble={larder.trouble} again={() => larder.fetch()} /></div>
     {/if}

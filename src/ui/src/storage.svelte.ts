@@ -10,6 +10,15 @@ class Storage {
     return this.with(tab, (store) => store.getItem(key)) ?? null;
   }
 
+  /** What was kept as JSON; nothing where there is none, or none that can be read. */
+  read<T>(key: string): T | null {
+    try {
+      return JSON.parse(this.get(key) ?? "null") as T | null;
+    } catch {
+      return null;
+    }
+  }
+
   set(key: string, value: string, tab = false): void {
     this.with(tab, (store) => {
       store.setItem(key, value);

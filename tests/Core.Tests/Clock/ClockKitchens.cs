@@ -35,7 +35,7 @@ internal static class ClockKitchens
                 !poured && random.Next(8) == 0 ? Of(600, 3000) : 0, false,
                 new(stays, [.. stays.Select(_ => Of(2, 6)), Of(2, 8)]),
                 fried ? new Visit([Of(10, 40), Of(10, 40)], [4, 4, 5]) : null, Of(2, 4), Of(1, 3), new(Of(0, 8), Of(1, 5)),
-                new(20_000, 3600, 600, 2400), new(new(180 + (20 * random.Next(3))), Cookware.Usual), new(rest, rest, rest));
+                new(20_000, 3600, 600, 2400, HoldWant.Soft), new(new(180 + (20 * random.Next(3))), Cookware.Usual), new(rest, rest, rest));
         }).ToList();
         return (jobs, clock);
     }

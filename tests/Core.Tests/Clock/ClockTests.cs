@@ -224,7 +224,7 @@ public class ClockTests
     {
         var crisp = ClockKitchens.Squares with { Start = StartSpec.Of(40), Pan = ClockKitchens.Squares.Pan with { Own = [new(new(120), new(0)), new(new(200), new(2)), new(new(200), new(2))] } };
 
-        Assert.Equal(0, Breads.Plan(crisp).Pan.Hold.Soft.Value);
+        Assert.Equal(0, Breads.Plan(crisp).Pan.Hold.Here.Soft.Value);
         Assert.DoesNotContain(ClockKitchens.Plan(crisp).Report.Breaches, b => b.Code == ClockBreach.GoesStiff);
         Assert.All(Enum.GetValues<ClockBreach>(), code => Assert.Equal(
             code is ClockBreach.Late or ClockBreach.TableGone or ClockBreach.DoughStands ? Severity.Wrong : code is ClockBreach.DoughWarm or ClockBreach.FillingWarm ? Severity.Caution : Severity.Watch,

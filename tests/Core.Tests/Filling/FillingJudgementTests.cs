@@ -146,7 +146,7 @@ public class FillingJudgementTests
     [InlineData("no share", "filling.wall.share", nameof(RefusalCode.OutOfRange), 400.0)]
     [InlineData("too much for the disc", "filling.wall.share", nameof(RefusalCode.FillingTooBig), null)]
     [InlineData("unknown", "filling.parts[0].id", nameof(RefusalCode.UnknownIngredient), null)]
-    [InlineData("a flour for a filling", "filling.parts[0].id", nameof(RefusalCode.WrongKind), null)]
+    [InlineData("a leaven for a filling", "filling.parts[0].id", nameof(RefusalCode.WrongKind), null)]
     public void What_cannot_be_is_refused_with_the_figure_that_cannot(string what, string field, string code, double? most)
     {
         FillingSpec radish(params FillingStep[] steps) => Of(Part("radish", 1000, [Grate, .. steps]));
@@ -160,7 +160,7 @@ public class FillingJudgementTests
             "no share" => radish() with { Wall = new(ParcelShape.Gathered, new(0)) },
             "too much for the disc" => radish() with { Wall = new(ParcelShape.Gathered, new(400)) },
             "unknown" => Of(Part("moon-cheese", 100)),
-            _ => Of(Part("flour-white", 100)),
+            _ => Of(Part("baking-powder", 100)),
         }));
 
         Assert.Equal((field, code), (refusal.Field, refusal.Code.Name));

@@ -96,6 +96,15 @@ public class FillingLedgerTests
             Assert.All(Made(Of(Part(id, grams, steps))).AllRows(), r => Assert.True(r.State.Water.Value >= -1e-9 && r.Drained.Water.Value >= -1e-9 && r.Steam.Value >= -1e-9)));
 
     [Fact]
+    public void What_was_fried_dry_and_is_boiled_holds_no_less_than_nothing_and_the_pan_takes_no_more_than_is_there() =>
+        Assert.All(
+            Made(Of(Part("cabbage", 196, new FillingStep[]
+            {
+                new SauteStep(new(37), new(240), "butter", new(13.3)), new BoilStep(new(56.6)), new SauteStep(new(7), new(240), "butter", new(18.5)), new BlanchStep(new(1.3)),
+            }))).AllRows(),
+            r => Assert.True(r.State.Water.Value >= -1e-9 && r.State.Holds.Value >= -1e-9));
+
+    [Fact]
     public void More_binder_never_raises_free_water() => Gen.Select(Any, Gen.Double[1, 100], Gen.OneOfConst("gram-flour", "oats-rolled", "flour-semolina", "coconut-dry"))
         .Sample((spec, grams, binder) => Assert.True(End(spec with { Together = [.. spec.Together, new BindStep(binder, new(grams))] }).Free < End(spec).Free));
 

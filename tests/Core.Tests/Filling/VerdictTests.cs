@@ -13,6 +13,28 @@ public class VerdictTests
 
     private static FillingSpec Sweet(double minutes, params FillingStep[] after) => Of(Part("lentil-paste", 400), [new SweetenStep("sugar", new(200), new(minutes), new(260)), .. after]);
 
+    [Fact]
+    public void How_much_water_binds_a_paste_is_worked_out_and_no_more_than_that()
+    {
+        var dry = Of([Part("sugar-brown", 200), Part("flour-cake", 150), Part("ghee", 40)]);
+        var made = FillingStage.Make(dry, Breads.Kitchen);
+        var mend = Assert.Single(new FillingMends(dry, made, Breads.Kitchen).AgainstLoose());
+        var water = mend.Quantities[0].Value;
+
+        Assert.InRange(water, 5, 40);
+        Assert.Equal(Holds, FillingStage.FeelOf(FillingStage.Make(mend.Filling!, Breads.Kitchen).End));
+        var less = dry with { Together = [new MoistenStep("water", new(water * 0.7))] };
+        Assert.Equal(Loose, FillingStage.FeelOf(FillingStage.Make(less, Breads.Kitchen).End));
+    }
+
+    [Fact]
+    public void Lumps_of_sugar_count_as_grain_until_they_are_crushed()
+    {
+        double Grain(params FillingStep[] steps) => FillingStage.Make(Of([Part("jaggery", 200, steps), Part("seed-sesame", 100)]), Breads.Kitchen).End.Grain.Value;
+        Assert.Equal(8, Grain());
+        Assert.Equal(2, Grain(new ChopStep(ChopBy.Mash, new(1))));
+    }
+
     public static TheoryData<string, FillingSpec, FillingFeel[]> Table => new()
     {
         { "cauliflower grated 3 mm, raw, no salt, at once", Of(Part("cauliflower", 400, Grate)), [Holds, Flour] },
@@ -35,6 +57,12 @@ public class VerdictTests
         { "brined cheese", Of(Part("feta", 400, Mash)), [Holds] },
         { "grated melting cheese", Of(Part("cheese-melting", 400, Grate)), [Holds] },
         { "cooked mince", Of(Part("lamb-mince-cooked", 400)), [Loose] },
+        { "brown sugar 200 g, soft flour 150 g, 40 g fat, with 35 g water", Of([Part("sugar-brown", 200), Part("flour-cake", 150), Part("ghee", 40), Part("water", 35)]), [Holds] },
+        { "the same with none", Of([Part("sugar-brown", 200), Part("flour-cake", 150), Part("ghee", 40)]), [Loose] },
+        { "walnut 150 g and sugar 100 g, with a spoon of water", Of([Part("walnut", 150), Part("sugar", 100), Part("water", 15)]), [Holds] },
+        { "sesame 150 g and sugar 100 g, dry", Of([Part("seed-sesame", 150), Part("sugar", 100)]), [Loose] },
+        { "sesame and sugar with a spoon of water", Of([Part("seed-sesame", 150), Part("sugar", 100), Part("water", 18)]), [Holds] },
+        { "sugar and nothing else, a lot of water", Of([Part("sugar", 200), Part("water", 150)]), [Weeps] },
         { "cooked pulse 400 g with 200 g sugar, at once", Sweet(0), [Weeps] },
         { "the same, 4 min in a 26 cm pan", Sweet(4), [Holds] },
         { "then cooled 15 min", Sweet(4, new CoolStep(new(15), RestPlace.Room)), [Holds] },

@@ -7,7 +7,7 @@ public class LarderTests
     {
         var flours = Breads.Larder.All.Where(i => i.Kind == IngredientKind.Flour).ToList();
 
-        Assert.Equal(14, flours.Count);
+        Assert.Equal(19, flours.Count);
         Assert.All(flours, f => Assert.NotNull(f.Absorption));
         Assert.All(flours, f => Assert.NotNull(f.Traits));
     }

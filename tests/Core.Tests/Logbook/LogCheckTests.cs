@@ -28,7 +28,7 @@ public class LogCheckTests
     public void Limits_stand_in_the_order_of_the_figures()
     {
         var all = new Outcome(
-            new(-1, new(-1), new(-1), new(-1), new(-1), new(-1), -1, new(-1)), new(new(-1), new(-1), new(-1), new(-1)), new(-1, -1, -1, -1, -1, -1), "",
+            new(-1, new(-1), new(-1), new(-1), new(-1), new(-1), -1, new(-1), new(-1), new(-1)), new(new(-1), new(-1), new(-1), new(-1)), new(-1, -1, -1, -1, -1, -1), "",
             [new("radish", "0-0", new(50), new(-1))], [new(HandWork.Roll, new(-1), 1)]);
 
         Assert.Equal(LogCheck.Limits.Select(l => l.Field.Replace("[]", "[0]", StringComparison.Ordinal)), LogCheck.Check(all).Select(r => r.Field));

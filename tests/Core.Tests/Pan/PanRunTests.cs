@@ -288,7 +288,7 @@ public class PanRunTests
     [Fact]
     public void A_pan_of_a_slower_cook_takes_longer_by_just_that()
     {
-        var slow = new PanRun(Round(3), new(215), Cookware.Usual, pace: 1.25);
+        var slow = new PanRun(Round(3), new(215), Cookware.Usual, learned: Learned.Nothing with { PanTime = 1.25 });
         var usual = On(Round(3), 215);
         slow.Go(50);
         usual.Go(40);

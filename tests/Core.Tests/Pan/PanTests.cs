@@ -27,6 +27,8 @@ public class PanTests
     [InlineData(Roasting.DryOnly, 2.5)]
     [InlineData(Roasting.ManyTurns, 2.5)]
     [InlineData(Roasting.ShallowFry, 2.5)]
+    [InlineData(Roasting.OneTurn, 2.5)]
+    [InlineData(Roasting.OneTurn, 0)]
     // Without fat the stays are those of dry faces.
     [InlineData(Roasting.FatEachSide, 0)]
     [InlineData(Roasting.DryThenFry, 0)]
@@ -70,6 +72,7 @@ public class PanTests
         Assert.All(Turns(Roasting.DryOnly), t => Assert.Equal(0, t.Fat.Value));
         Assert.Equal([5, 0, 0], Turns(Roasting.ShallowFry).Select(t => t.Fat.Value));
         Assert.Equal([0, 0, 2.5, 2.5], Turns(Roasting.DryThenFry).Select(t => t.Fat.Value));
+        Assert.Equal([2.5, 2.5], Turns(Roasting.OneTurn).Select(t => t.Fat.Value));
         Assert.True(Turns(Roasting.ManyTurns).Count > Turns(Roasting.FatEachSide).Count + 2);
     }
 
@@ -329,8 +332,8 @@ public class PanTests
         foreach (var school in Schools.All)
         {
             var pan = Breads.Plan(school.Spec with { Pan = school.Spec.Pan with { Hold = hold, Colour = Colour.Pale } }).Pan;
-            Assert.True(pan.Hold.Soft.Value <= most, school.Id);
-            Assert.True(pan.Done.Water.Value < 27 || pan.Hold.Soft.Value >= least, school.Id);
+            Assert.True(pan.Hold.Here.Soft.Value <= most, school.Id);
+            Assert.True(pan.Done.Water.Value < 27 || pan.Hold.Here.Soft.Value >= least, school.Id);
             moist += pan.Done.Water.Value >= 27 ? 1 : 0;
         }
 
@@ -341,7 +344,7 @@ public class PanTests
     [InlineData(HoldIn.Plate, HoldIn.Cloth)]
     [InlineData(HoldIn.Cloth, HoldIn.Pot)]
     public void Wrapped_it_stays_soft_longer(HoldIn shorter, HoldIn longer) =>
-        Assert.True(Pan(p => p with { Hold = shorter }).Pan.Hold.Soft.Value < Pan(p => p with { Hold = longer }).Pan.Hold.Soft.Value);
+        Assert.True(Pan(p => p with { Hold = shorter }).Pan.Hold.Here.Soft.Value < Pan(p => p with { Hold = longer }).Pan.Hold.Here.Soft.Value);
 
     [Fact]
     public void Held_too_long_it_stiffens_in_paper_it_sweats_and_the_pan_warms_it_again()

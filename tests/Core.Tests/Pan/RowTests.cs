@@ -39,6 +39,7 @@ public class RowTests
     [InlineData(Roasting.DryOnly)]
     [InlineData(Roasting.DryThenFry)]
     [InlineData(Roasting.ShallowFry)]
+    [InlineData(Roasting.OneTurn)]
     public void More_on_a_pan_never_shorten_their_stays(Roasting school)
     {
         foreach (var spec in new[] { White, Stuffed })

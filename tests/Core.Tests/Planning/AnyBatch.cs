@@ -136,7 +136,8 @@ internal sealed class AnyBatch
             OneIn(5) && Fats.First(f => f != fat) is var other ? new SecondFat(other, new(Between(10, 60))) : null,
             Any<Finish>(),
             Any<HoldIn>(),
-            OneIn(2) ? new Minutes(Between(0, 120)) : null);
+            OneIn(2) ? new Minutes(Between(0, 120)) : null,
+            Wants: Any<HoldWant>());
     }
 
     private FillingSpec Filling() => new(

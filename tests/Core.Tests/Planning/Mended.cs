@@ -49,6 +49,7 @@ internal static class Mended
             NoteCode.FatRunsOut => Figure(QuantityName.Film),
             NoteCode.RingsFused => Figure(QuantityName.Rings) - Figure(QuantityName.Apart),
             NoteCode.FillingWeeps or NoteCode.FillingRollInFlour or NoteCode.FillingLoose => Math.Abs(Figure(QuantityName.Share)),
+            NoteCode.HoldCools => Figure(QuantityName.Time) - Figure(QuantityName.Hot),
             // The longer it holds, the better.
             NoteCode.FillingUntil => -Figure(QuantityName.Time),
             _ when FaultRule.All.FirstOrDefault(r => r.Cause == note.Code && r.Against is not null) is { } rule => Math.Abs(Figure(rule.Figure!.Value) - Figure(rule.Against!.Value)),

@@ -27,6 +27,21 @@ public class RecipeTests
     [InlineData("1 large egg", "egg", 50)]
     [InlineData("200 g fenugreek leaves, chopped", "fenugreek-leaf", 200)]
     [InlineData("- 30 g butter", "butter", 30)]
+    [InlineData("200-250 g atta", "flour-atta", 225)]
+    [InlineData("1 to 2 tbsp ghee", "ghee", 20.5)]
+    [InlineData("1/2-1 tsp turmeric", "turmeric", 2.06)]
+    [InlineData("3 carrots", "carrot", 210)]
+    [InlineData("2 large carrots, grated", "carrot", 196)]
+    [InlineData("1 cup plus 2 tbsp water", "water", 280)]
+    [InlineData("2 tbsp oil or melted ghee", "oil-sunflower", 27.6)]
+    [InlineData("2 cups whole wheat flour, plus extra for dusting", "flour-whole", 255)]
+    [InlineData("3/4 cup water, or as needed", "water", 187.5)]
+    [InlineData("a handful of mint, chopped", "mint", 14.4)]
+    [InlineData("1 small cauliflower (about 400 g)", "cauliflower", 400)]
+    [InlineData("2 tbsp ghee, divided", "ghee", 27.3)]
+    [InlineData("1 bunch coriander", "coriander-leaf", 60)]
+    [InlineData("Water – 2/3 cup", "water", 166.7)]
+    [InlineData("pinch of asafoetida", "asafoetida", 0.19)]
     public void A_line_says_how_much_of_what(string text, string item, double grams)
     {
         var line = Line(text);
@@ -36,12 +51,12 @@ public class RecipeTests
     }
 
     [Theory]
-    [InlineData("salt to taste", LineTrouble.NoAmount)]
-    [InlineData("3 carrots", LineTrouble.NoAmount)]
-    [InlineData("200-250 g atta", LineTrouble.TwoWays)]
-    [InlineData("1 to 2 tbsp ghee", LineTrouble.TwoWays)]
+    [InlineData("salt to taste", LineTrouble.KindOnly)]
+    [InlineData("cumin seeds", LineTrouble.NoAmount)]
+    [InlineData("3 shadows", LineTrouble.NoIngredient)]
+    [InlineData("2,500 g atta", LineTrouble.TwoWays)]
     [InlineData("3 cups flour", LineTrouble.Several)]
-    [InlineData("2 tbsp oil", LineTrouble.Several)]
+    [InlineData("2 tsp sprinkles", LineTrouble.NoIngredient)]
     [InlineData("a handful of moonlight", LineTrouble.NoIngredient)]
     [InlineData("200 g fresh air", LineTrouble.NoIngredient)]
     [InlineData("", LineTrouble.NoIngredient)]
@@ -106,6 +121,19 @@ public class RecipeTests
     }
 
     [Fact]
+    public void Sugar_flour_and_egg_of_a_filling_are_parts_of_it_and_spice_alone_makes_none()
+    {
+        var sweet = Read([.. Rounds, "For the filling:", "100 g jaggery", "50 g soft cake flour", "1 egg", "1/2 tsp cardamom"]);
+        Assert.Equal(["jaggery", "flour-cake", "egg"], sweet.Spec!.Filling!.Parts.Select(p => p.Id));
+        Assert.Equal("cardamom", Assert.IsType<SeasonStep>(Assert.Single(sweet.Spec.Filling.Together)).Item);
+        Assert.Equal(400, Breads.Plan(sweet.Spec).Dough.Flour.Value, 6);
+
+        var spice = Read([.. Rounds, "For the filling:", "1 tsp cardamom", "3 g salt"]);
+        Assert.Null(spice.Spec!.Filling);
+        Assert.All(spice.Lines.Skip(Rounds.Length), l => Assert.Equal(LineTrouble.NoPlace, l.Trouble));
+    }
+
+    [Fact]
     public void The_cook_settles_what_was_not_understood()
     {
         string[] lines = ["3 cups flour", "260 g water", "8 g salt", "a handful of moonlight"];
@@ -138,7 +166,11 @@ public class RecipeTests
     [InlineData("Set aside 45 mins.", StepTold.Rest, 45)]
     [InlineData("Pat into discs 18 cm across.", StepTold.Across, 180)]
     [InlineData("Heat a heavy pan to 215C.", StepTold.Heat, 215)]
-    [InlineData("Cook for 2 minutes a side.", StepTold.Nothing, 0)]
+    [InlineData("Cook for 2 minutes a side.", StepTold.Sides, 120)]
+    [InlineData("Fry 1-2 minutes on each side.", StepTold.Sides, 90)]
+    [InlineData("Divide the dough into 12 equal balls.", StepTold.Pieces, 12)]
+    [InlineData("Cook over medium-high heat.", StepTold.Heat, 215)]
+    [InlineData("Cook until done.", StepTold.Nothing, 0)]
     [InlineData("Chop the leek in 1 cm lengths.", StepTold.Nothing, 0)]
     public void A_step_tells_a_rest_a_round_or_a_heat(string text, StepTold told, double value)
     {

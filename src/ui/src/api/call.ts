@@ -8,6 +8,10 @@ export type Trouble =
   /** It was changed on another screen meanwhile; what stands now and its version. Nothing when it lies in the trash. */
   | { kind: "stale"; now: unknown; version: string }
   | { kind: "missing" }
+  /** This screen was not let into the kitchen, or was sent away. */
+  | { kind: "outside" }
+  /** This screen sees, and presses at the stove; this is not for it. */
+  | { kind: "notForThis" }
   /** As many screens listen as can. */
   | { kind: "full" }
   /** The kitchen answered, and stumbled. */
@@ -67,6 +71,8 @@ export const callFile = <T>(send: () => Promise<Response>, options?: { once?: bo
 function troubleOf(status: number, error: unknown, version: string): Trouble {
   const told = (error ?? {}) as { now?: unknown; code?: string };
   if (status === 412 || (status === 409 && "now" in told)) return { kind: "stale", now: told.now ?? null, version };
+  if (status === 401) return { kind: "outside" };
+  if (status === 403 && !told.code) return { kind: "notForThis" };
   if (status === 404) return { kind: "missing" };
   if (status === 429) return { kind: "busy" };
   if (status === 503) return { kind: "full" };

@@ -1,12 +1,14 @@
 import { keepOver, type Row } from "../versions/elsewhere.svelte";
 import { merge } from "../versions/merge";
 import { m } from "../paraglide/messages";
+import { storage } from "../storage.svelte";
 import { toaster } from "../toast.svelte";
 import { type Answer, call, type Trouble } from "./call";
 import { api, meant } from "./client";
 import type { Ingredient, LarderView, Limit, Units } from "./types";
 
 const ASK_AGAIN_MS = 3000;
+const DRAWER = "ystrata.larder";
 
 /** The larder and the rules of what goes where: fetched at the start and again when it was changed. */
 class Larder {
@@ -31,7 +33,14 @@ class Larder {
     if (data) {
       this.kept = { version: data.unitsVersion, figures: data.units };
       this.view = { ...data, units: this.unitsChosen ?? data.units };
-    } else this.timer = setTimeout(() => void this.fetch(), ASK_AGAIN_MS);
+      storage.set(DRAWER, JSON.stringify(data));
+    } else {
+      // A screen that is outside begins anew when it is let in.
+      if (trouble?.kind === "outside") return storage.remove(DRAWER);
+      // Pages open also while the kitchen is away, with its larder as it was last seen here; it is asked for until it answers.
+      if (trouble?.kind === "away") this.view ??= storage.read<LarderView>(DRAWER);
+      this.timer = setTimeout(() => void this.fetch(), ASK_AGAIN_MS);
+    }
   }
 
   /** The range of a field such as `fold.steps[2].mass`. */
@@ -54,9 +63,9 @@ class Larder {
    * Several presses in a row build on each other: one is on its way at a time and the newest goes last, even when the page is left.
    * Until the larder is back with them, no answer from before takes a choice away.
    */
-  async setUnits(change: Partial<Units>): Promise<void> {
+  async setUnits(change: { [K in keyof Units]?: Units[K] | undefined }): Promise<void> {
     if (!this.view) return;
-    this.unitsChosen = { ...this.view.units, ...change };
+    this.unitsChosen = { ...this.view.units, ...change } as Units;
     this.view = { ...this.view, units: this.unitsChosen };
     this.unitsOnTheWay ??= this.sendUnits();
     await this.unitsOnTheWay;

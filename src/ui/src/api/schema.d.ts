@@ -325,6 +325,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/fold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A folded piece: where will it weld? With what was marked, it is told. Keeps nothing. */
+        post: operations["practiseFold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/fold/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works a finished round at the fold out and keeps its score. */
+        post: operations["keepFoldPractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far the cook has come: the level that is dealt, and what the next one takes. */
+        get: operations["practiceStanding"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/larder": {
         parameters: {
             query?: never;
@@ -761,6 +812,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log/faces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The colour each photographed face has reached, from the averages of the white beside it and of the face. */
+        post: operations["readFaces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/log/{id}": {
         parameters: {
             query?: never;
@@ -1098,6 +1166,142 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who asks, and what its writes have to carry. */
+        get: operations["door"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets this screen in. */
+        post: operations["comeInByPassphrase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets this screen in by a code that was scanned. */
+        post: operations["comeInByCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sends this screen away. */
+        post: operations["leaveDoor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who was let in, and by which address others may ask. */
+        get: operations["screens"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens/codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A code that lets one screen in within two minutes, and its picture. */
+        post: operations["newCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens/passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets or changes the passphrase; on the machine itself alone. */
+        put: operations["setPassphrase"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["renameScreen"];
+        post?: never;
+        /** Sends it away at once, in the midst of whatever it does. */
+        delete: operations["sendScreenAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/learned": {
         parameters: {
             query?: never;
@@ -1154,6 +1358,11 @@ export interface components {
             trouble: components["schemas"]["AmountTrouble"];
             /** @description The word that was not understood, if one. */
             word?: null | string;
+            /**
+             * Format: double
+             * @description Of a powder in a vessel of which nobody has said how it is filled: what was taken for it; nothing where nothing hangs on it.
+             */
+            packing?: null | number;
         };
         /** @enum {unknown} */
         AmountTrouble: "none" | "notRead" | "unknownVessel" | "twoWays" | "outOfRange";
@@ -1440,7 +1649,7 @@ export interface components {
          * @description What a timetable does not keep.
          * @enum {unknown}
          */
-        ClockBreach: "late" | "tableGone" | "rolledWaits" | "foldedWaits" | "doughStands" | "goesStiff" | "fillingWeeps" | "doughWarm" | "fillingWarm";
+        ClockBreach: "late" | "tableGone" | "rolledWaits" | "foldedWaits" | "doughStands" | "goesStiff" | "goesCool" | "goesLimp" | "fillingWeeps" | "doughWarm" | "fillingWarm";
         /**
          * @description What a timetable hangs on.
          * @default table
@@ -1552,6 +1761,24 @@ export interface components {
         };
         /** @enum {unknown} */
         ClockWork: "filling" | "mix" | "divide" | "fold" | "roll" | "lay" | "turn" | "lift" | "fry";
+        CodeBody: {
+            code: string;
+            /** @description Of the screen, as a cook calls it. */
+            name: string;
+        };
+        CodeView: {
+            /** @description What the picture says. */
+            address: string;
+            /** Format: date-time */
+            until: string;
+            /**
+             * Format: int32
+             * @description Of the picture, squares.
+             */
+            side: number;
+            /** @description Its dark squares as a path of SVG. */
+            dark: string;
+        };
         /**
          * @description How dark each face should be.
          * @enum {unknown}
@@ -1733,6 +1960,31 @@ export interface components {
             /** @description Left in it, percent. */
             water: components["schemas"]["Percent"];
         };
+        DoorProblem: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            code: components["schemas"]["DoorTrouble"];
+        };
+        /**
+         * @description Why a screen was not let in.
+         * @enum {unknown}
+         */
+        DoorTrouble: "wrongPassphrase" | "codeGone" | "noPassphrase" | "tooManyScreens";
+        DoorView: {
+            me: null | components["schemas"]["ScreenView"];
+            /** @description It is the kitchen's own machine. */
+            machine: boolean;
+            passphraseSet: boolean;
+            /** @description What every write of this page has to carry in the program's own header. */
+            token: string;
+            /** @description Whether a certificate of the kitchen's own making has to be trusted first. */
+            authority: null | string;
+            version: string;
+        };
         /**
          * @description Where a dough lies against what its flour drinks (models.md B).
          * @enum {unknown}
@@ -1779,6 +2031,7 @@ export interface components {
             salt: components["schemas"]["SaltSpec"];
             additions: components["schemas"]["AdditionSpec"][];
             mix: components["schemas"]["MixSpec"];
+            cups?: null | components["schemas"]["FlourCups"];
         };
         /**
          * @description What a face carries, as it is drawn.
@@ -1819,12 +2072,73 @@ export interface components {
         };
         /** @enum {unknown} */
         Face: "first" | "second";
+        /** @description What a photo says of a face. */
+        FaceColour: {
+            is: components["schemas"]["FaceIs"];
+            trouble: components["schemas"]["FaceTrouble"];
+            /** @description CIELAB lightness against that of the white, percent. */
+            lightness: components["schemas"]["Percent"];
+            /**
+             * Format: double
+             * @description 0.3 pale, 1 gold, 1.8 brown, 3 charred (models.md F).
+             */
+            dark: number;
+            look: components["schemas"]["Look"];
+        };
+        /**
+         * @description Which face of the piece a photo shows.
+         * @enum {unknown}
+         */
+        FaceIs: "first" | "second" | "raw";
+        /** @description What was taken from a photo: something white beside the face, and the face. */
+        FacePhoto: {
+            is: components["schemas"]["FaceIs"];
+            /** @description Means of the quarters of the white that was touched, so that light that falls unevenly is seen. */
+            white: components["schemas"]["PatchMean"][];
+            /** @description The same of the face. */
+            face: components["schemas"]["PatchMean"][];
+        };
+        /**
+         * @description Why a photo tells no colour.
+         * @enum {unknown}
+         */
+        FaceTrouble: "none" | "noWhite" | "dim" | "glare" | "uneven" | "shadow" | "noFace";
+        FacesBody: {
+            /**
+             * Format: uuid
+             * @description Of a cooking that is being written down; nothing for one that is kept.
+             */
+            batchId: null | string;
+            /**
+             * Format: uuid
+             * @description Of a cooking that is kept.
+             */
+            entryId: null | string;
+            /** @description At most one photo of each face. */
+            faces: components["schemas"]["FacePhoto"][];
+        };
+        FacesView: {
+            faces: components["schemas"]["FaceColour"][];
+            /**
+             * Format: double
+             * @description How dark both faces should be.
+             */
+            wanted: number;
+            /** @description How dark the first and the second would be as planned; none where the batch can no longer be worked. */
+            planned: number[];
+        };
         /** @description A part of the sheet that no crease crosses, seen from above. */
         Facet: {
             /** @description x, y of each corner in turn, mm, y upwards. */
             points: number[];
             /** @description What lies on the face that is up. */
             up: components["schemas"]["Dressing"];
+        };
+        /** @description A few drops of fat inside the disc, so that wall and filling part. */
+        FatDrops: {
+            fat: string;
+            /** @description In each piece. */
+            mass: components["schemas"]["Grams"];
         };
         /** @description The fat of one piece, and where it is. */
         FatSheet: {
@@ -2259,6 +2573,19 @@ export interface components {
          * @enum {unknown}
          */
         Flame: "off" | "low" | "medium" | "high";
+        /** @description The flour was measured in cups of which nobody had said how they are filled. */
+        FlourCups: {
+            /**
+             * Format: double
+             * @description What was taken for it, against spooned.
+             */
+            packing: number;
+            /**
+             * @description Everything else was measured too, as in a recipe, and does not follow the flour.
+             * @default false
+             */
+            allMeasured: boolean;
+        };
         /** @description Marks a flour as one bag of another. */
         FlourLot: {
             /** @description The flour it is a bag of; all its values but the thirst are that flour's. */
@@ -2291,6 +2618,37 @@ export interface components {
             springback: number;
             /** @description The rest under which its sheet tears earlier (empirical). */
             leastRest: components["schemas"]["Minutes"];
+        };
+        /** @description What became of it. */
+        FoldEnd: {
+            /**
+             * Format: int32
+             * @description Out of 100: of those that weld and those that part, how many were told, beyond what guessing tells.
+             */
+            score: number;
+            /** @description From the bottom up, with the step that laid each. */
+            contacts: components["schemas"]["SectionContact"][];
+        };
+        FoldPlay: {
+            task: components["schemas"]["FoldTask"];
+            end: null | components["schemas"]["FoldEnd"];
+        };
+        /** @description A round of practice at the fold. */
+        FoldPracticeBody: {
+            /** Format: int32 */
+            seed: number;
+            /** @description Contacts that were marked, from 0 at the bottom; nothing while the cook still looks. */
+            welds?: null | number[];
+            /**
+             * Format: uuid
+             * @description Of a finished round.
+             */
+            id?: null | string;
+            /**
+             * Format: int32
+             * @description Nothing for the one the cook has come to.
+             */
+            level?: null | number;
         };
         /** @description A sheet and the steps that fold it. */
         FoldProgram: {
@@ -2519,6 +2877,22 @@ export interface components {
             /** @description True when they are laid on each other, false when each is a piece of its own. */
             gathered: boolean;
         };
+        /** @description A sheet and a program by lot: where will it weld? */
+        FoldTask: {
+            /** Format: int32 */
+            seed: number;
+            /** Format: int32 */
+            level: number;
+            /** @description Brushed over the sheet before the first fold; nothing where it is bare. */
+            fat: components["schemas"]["Grams"];
+            /** @description The same of flour. */
+            dust: components["schemas"]["Grams"];
+            steps: components["schemas"]["FoldStep"][];
+            /** @description The round it is rolled to in the end. */
+            across: components["schemas"]["Millimetres"];
+            /** @description Thickness of each, from the bottom up, as they come to lie. */
+            leaves: number[];
+        };
         /**
          * @description Which way a fold goes (models.md D).
          * @default across
@@ -2595,6 +2969,18 @@ export interface components {
         HandWork: "sheet" | "roll" | "press" | "stretch" | "brush" | "paste" | "dust" | "scatter" | "fold" | "pleat" | "enclose" | "cutStrip" | "slit" | "matRoll" | "cutSlice" | "coil" | "coneTurn" | "pinch" | "lastRoll" | "mixBowl" | "divide" | "chop" | "squeeze" | "season" | "stuff" | "pour" | "lay" | "turn" | "lift" | "open" | "wipe";
         /** @enum {unknown} */
         HeatUnit: "celsius" | "fahrenheit";
+        /** @description How long a bread keeps what it has, held so; all from the pan on. */
+        HeldIn: {
+            in: components["schemas"]["HoldIn"];
+            /** @description Over 60 °C. */
+            hot: components["schemas"]["Minutes"];
+            /** @description Over 40 °C. */
+            warm: components["schemas"]["Minutes"];
+            /** @description Nothing where it is dry through as it comes off. */
+            soft: components["schemas"]["Minutes"];
+            /** @description Its drier face; nothing where that is soft as it comes off. */
+            crisp: components["schemas"]["Minutes"];
+        };
         /**
          * @description Where the piece waits for the table.
          * @default cloth
@@ -2605,22 +2991,29 @@ export interface components {
         HoldSheet: {
             /** @description From pan to table; ten minutes where nothing was said. */
             for: components["schemas"]["Minutes"];
-            /** @description So long it stays soft where it is held. */
-            soft: components["schemas"]["Minutes"];
-            /** @description So long it would in a folded cloth. */
-            inCloth: components["schemas"]["Minutes"];
             /** @description How warm it is when it is wanted. */
             then: components["schemas"]["Celsius"];
+            is: components["schemas"]["Warmth"];
+            /** @description Where it is held. */
+            here: components["schemas"]["HeldIn"];
+            /** @description There and everywhere else it could be. */
+            places: components["schemas"]["HeldIn"][];
+            /** @description So long it is what the cook wants, hot, soft or crisp, where it is held; nothing where it never is. */
+            keeps: components["schemas"]["Minutes"];
             /** @description Steam that cannot leave wets it. */
             sweats: boolean;
             reheat: null | components["schemas"]["Seconds"];
             /** @description What its coldest place must reach: the safe core where it holds meat or egg. */
             reheatTo: components["schemas"]["Celsius"];
-            /** @description From the pan, so long it stays over 60 °C where it is held. */
-            hot: components["schemas"]["Minutes"];
-            /** @description Of that time, how long it is under 60 °C. */
-            warm: components["schemas"]["Minutes"];
+            /** @description Of the time to the table, how long it is under 60 °C, which what spoils must count. */
+            unsafe: components["schemas"]["Minutes"];
         };
+        /**
+         * @description What the bread is to be at the table; the clock judges by it.
+         * @default soft
+         * @enum {unknown}
+         */
+        HoldWant: "soft" | "hot" | "crisp";
         /** @description What a larder file would do, or did. */
         ImportView: {
             /** @description True when it was taken whole. */
@@ -2881,6 +3274,11 @@ export interface components {
             /** @description The cook has said that plans are to use it. */
             used: boolean;
             unit: string;
+            /**
+             * Format: int32
+             * @description Cookings it must rest on before plans use it.
+             */
+            least: number;
         };
         LearnedView: {
             figure: components["schemas"]["LearnedFigure"];
@@ -2902,7 +3300,7 @@ export interface components {
          * @description What one cooking can teach.
          * @enum {unknown}
          */
-        LessonKind: "thirst" | "squeeze" | "bowlLoss" | "panTime" | "cookOff" | "handTime";
+        LessonKind: "thirst" | "squeeze" | "bowlLoss" | "panTime" | "cookOff" | "handTime" | "browning" | "steam";
         /**
          * @description What cooks liken a ball to.
          * @enum {unknown}
@@ -3086,9 +3484,10 @@ export interface components {
             dough?: null | components["schemas"]["DoughSpec"];
             rest?: null | components["schemas"]["RestSpec"];
             ladle?: null | components["schemas"]["LadleSpec"];
+            start?: null | components["schemas"]["StartSpec"];
         };
         /** @enum {unknown} */
-        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "saltLast" | "stirLonger" | "bindMore" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "moreTrays" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "holdTo" | "fewerTogether" | "ladleTo" | "spreadTo" | "restInFridge";
+        MendCode: "brushBefore" | "boardBefore" | "brushMore" | "sheetFatMore" | "brushLess" | "sheetFatLess" | "dustLess" | "sheetTo" | "restTo" | "chopTo" | "dropStep" | "byHand" | "fatShare" | "rollTo" | "squeezeHarder" | "saltLonger" | "saltLast" | "stirLonger" | "bindMore" | "moisten" | "seasonFilling" | "chopFilling" | "coolFilling" | "moreTrays" | "shareTo" | "fillingTimes" | "panTo" | "flameTo" | "asAdvised" | "waterTo" | "saltTo" | "doughFatTo" | "doughRestTo" | "coverIt" | "panFatTo" | "inCloth" | "inPot" | "onPlate" | "cupsTo" | "holdTo" | "fewerTogether" | "ladleTo" | "spreadTo" | "restInFridge";
         /** @description µm */
         Micrometres: number;
         /** @description ml */
@@ -3130,6 +3529,12 @@ export interface components {
         };
         /** @description money */
         Money: number;
+        NewCodeBody: {
+            kind: components["schemas"]["ScreenKind"];
+        };
+        NewPassphraseBody: {
+            passphrase: string;
+        };
         /** @description Something to know about the batch: a code and its quantities. The words are the interface's. */
         Note: {
             code: components["schemas"]["NoteCode"];
@@ -3141,7 +3546,7 @@ export interface components {
             mends?: null | components["schemas"]["Mend"][];
         };
         /** @enum {unknown} */
-        NoteCode: "doughOnTarget" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredRuns" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingLoose" | "fillingUntil" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "paperSweats" | "hotFat" | "steam";
+        NoteCode: "doughOnTarget" | "cupsUnsaid" | "cupsSaid" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredRuns" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingLoose" | "fillingUntil" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "holdCools" | "holdSoftens" | "neverSoft" | "neverCrisp" | "paperSweats" | "hotFat" | "steam";
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -3174,6 +3579,8 @@ export interface components {
              * @default true
              */
             counts: boolean;
+            /** @description What photos told of its faces. */
+            faces?: null | components["schemas"]["FacePhoto"][];
         };
         /** @enum {unknown} */
         Outline: "round" | "halfMoon" | "wedge" | "block" | "rope" | "coil" | "cone" | "upright";
@@ -3348,6 +3755,7 @@ export interface components {
              * @default false
              */
             chilled: boolean;
+            wants?: components["schemas"]["HoldWant"];
         };
         /**
          * @description How a pan stands to what is cooked on it.
@@ -3409,6 +3817,21 @@ export interface components {
             batch: components["schemas"]["Money"];
             /** @description Of one piece. */
             piece: components["schemas"]["Money"];
+        };
+        PassphraseBody: {
+            passphrase: string;
+            /** @description Of the screen, as a cook calls it. */
+            name: string;
+            kind: components["schemas"]["ScreenKind"];
+        };
+        /** @description The mean of a patch of a photo, sRGB, each 0 to 255. */
+        PatchMean: {
+            /** Format: double */
+            red: number;
+            /** Format: double */
+            green: number;
+            /** Format: double */
+            blue: number;
         };
         /** @description % */
         Percent: number;
@@ -3507,6 +3930,10 @@ export interface components {
             /** Format: int32 */
             fused: number;
             thickness: components["schemas"]["Millimetres"];
+            /** @description g */
+            raw?: number;
+            /** @description g */
+            roasted?: number;
         };
         /** @description What a log entry of a batch would be laid beside. */
         PlannedView: {
@@ -3552,7 +3979,7 @@ export interface components {
         PracticeBody: {
             /**
              * Format: int32
-             * @description Which round; the same seed is the same pan, bread and flame.
+             * @description Which round; the same seed and level are the same pan, bread and flame.
              */
             seed: number;
             /** @description Seconds after laying, in order. */
@@ -3567,25 +3994,33 @@ export interface components {
              * @description Of a finished round: an id from whoever played it, so that it is kept once.
              */
             id?: null | string;
+            /**
+             * Format: int32
+             * @description Nothing for the one the cook has come to.
+             */
+            level?: null | number;
+            /** @description °C */
+            guess?: number;
         };
-        PracticeElse: {
+        /** @description What every second of one turn, or of the lift, would have given, everything else as it was. */
+        PracticeCurve: {
             /**
              * Format: int32
              * @description The turn, from 0; the lift comes last.
              */
             event: number;
-            /** @description Seconds later; earlier when negative. */
-            by: components["schemas"]["Seconds"];
-            /** Format: int32 */
-            score: number;
+            /** @description The second of the first score. */
+            from: components["schemas"]["Seconds"];
+            /** @description One a second, up to the next turn. */
+            scores: number[];
+            /** @description The second that scores highest. */
+            best: components["schemas"]["Seconds"];
+            /** @description The second it was done at. */
+            yours: components["schemas"]["Seconds"];
         };
         /** @description The piece once it is lifted. */
         PracticeEnd: {
-            /**
-             * Format: int32
-             * @description Out of 100.
-             */
-            score: number;
+            marks: components["schemas"]["PracticeMarks"];
             /** Format: double */
             first: number;
             /** Format: double */
@@ -3598,8 +4033,12 @@ export interface components {
             lost: components["schemas"]["Percent"];
             /** @description What the pan was when the piece went on. */
             pan: components["schemas"]["Celsius"];
-            /** @description What each turn, and the lift last, would have scored so many seconds earlier or later. */
-            elseWise: components["schemas"]["PracticeElse"][];
+            /**
+             * Format: int32
+             * @description How near the guess of it came, out of 100; nothing without a guess.
+             */
+            heat: null | number;
+            curves: components["schemas"]["PracticeCurve"][];
             /** @description Seconds of each stay as they would have been advised. */
             advised: number[];
         };
@@ -3626,6 +4065,34 @@ export interface components {
              */
             smoke: number;
         };
+        /**
+         * @default pan
+         * @enum {unknown}
+         */
+        PracticeKind: "pan" | "fold";
+        /** @description Out of 100 each, to a tenth. */
+        PracticeMarks: {
+            /**
+             * Format: double
+             * @description All together.
+             */
+            score: number;
+            /**
+             * Format: double
+             * @description How near both faces came to what was wanted.
+             */
+            colour: number;
+            /**
+             * Format: double
+             * @description Through, and not dried out.
+             */
+            done: number;
+            /**
+             * Format: double
+             * @description The first turn against the blisters, or against the colour where it is turned once.
+             */
+            turned: number;
+        };
         PracticePlay: {
             task: components["schemas"]["PracticeTask"];
             /** @description The second that the frames begin with: the last turn. */
@@ -3645,23 +4112,79 @@ export interface components {
             playedAt: string;
             /** Format: int32 */
             score: number;
-            /** @description Seconds after laying. */
+            /** @description At the pan seconds after laying; at the fold the contacts that were marked. */
             turns: number[];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description 0 at the fold.
+             */
             lift: number;
+            kind?: components["schemas"]["PracticeKind"];
+            /**
+             * Format: int32
+             * @default 1
+             */
+            level: number;
+            /**
+             * Format: int32
+             * @description How near the guess of the pan's heat came, of 100; nothing without one.
+             */
+            heat?: null | number;
+            /**
+             * Format: int32
+             * @description The same of the faces; nothing at the fold, and of rounds from before it was kept.
+             */
+            colour?: null | number;
+            /**
+             * Format: int32
+             * @description The same of being done.
+             */
+            done?: null | number;
+        };
+        /** @description How far a cook has come: rounds get harder once the ones before are mastered. */
+        PracticeStanding: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            level: number;
+            /**
+             * Format: int32
+             * @description There are so many.
+             */
+            highest: number;
+            /**
+             * Format: int32
+             * @description Of the newest rounds of this level that count, how many are good enough in a row, the newest first.
+             */
+            good: number;
+            /**
+             * Format: int32
+             * @description So many take it to the next.
+             */
+            needed: number;
         };
         /** @description What is put before the cook to practise on; the pan's heat is for the eye to find out. */
         PracticeTask: {
             /** Format: int32 */
             seed: number;
+            /**
+             * Format: int32
+             * @description 1 plain rounds; 2 thick and thin ones on any pan; 3 a pan that climbs or falls, a chilled piece; 4 frozen, or with one turn; 5 stuffed.
+             */
+            level: number;
             pan: components["schemas"]["PanKind"];
             flame: components["schemas"]["Flame"];
             thickness: components["schemas"]["Millimetres"];
             frozen: boolean;
             chilled: boolean;
+            stuffed: boolean;
             /** @description How dark both faces should be. */
             wanted: components["schemas"]["Colour"];
             fat: boolean;
+            roasting: components["schemas"]["Roasting"];
+            /** @description A pinch of flour thrown on the empty pan takes so long to go gold. */
+            pinch: components["schemas"]["Seconds"];
         };
         /** @description One press. Which figures are told depends on the act; see StoveEvent. */
         PressBody: {
@@ -3766,7 +4289,7 @@ export interface components {
          * @description What a number in a note is of. Rules of faults name them, so that none names what no note says.
          * @enum {unknown}
          */
-        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "boils" | "balls" | "best" | "core" | "cue" | "depth" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "trays" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
+        QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "boils" | "balls" | "best" | "core" | "crisp" | "cue" | "depth" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hot" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "trays" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
         /** @description A stretch in which a figure is good. */
         RangeOfCelsius: {
             least: components["schemas"]["Celsius"];
@@ -3801,6 +4324,11 @@ export interface components {
             trouble: components["schemas"]["LineTrouble"];
             /** @description Larder ids it may mean, the likeliest first. */
             could: string[];
+            /**
+             * Format: double
+             * @description Of a powder by the cup, where nobody has said how cups are filled: what was taken for it.
+             */
+            packing?: null | number;
         };
         /** @description A recipe as a bread: what it says, and what is left to settle. */
         RecipeRead: {
@@ -3971,7 +4499,7 @@ export interface components {
          * @default fatEachSide
          * @enum {unknown}
          */
-        Roasting: "fatEachSide" | "dryThenFry" | "dryOnly" | "manyTurns" | "shallowFry";
+        Roasting: "fatEachSide" | "dryThenFry" | "dryOnly" | "manyTurns" | "shallowFry" | "oneTurn";
         /**
          * @description What opens the folded piece.
          * @default pin
@@ -4101,6 +4629,51 @@ export interface components {
             id: string;
             spec: components["schemas"]["BatchSpec"];
         };
+        /**
+         * @description What a screen may do.
+         * @enum {unknown}
+         */
+        ScreenKind: "all" | "stove";
+        ScreenNameBody: {
+            name: string;
+        };
+        ScreenView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            kind: components["schemas"]["ScreenKind"];
+            /** Format: date-time */
+            letInAt: string;
+            /** Format: date-time */
+            seenAt: string;
+            /** @description It is the one that asks. */
+            me: boolean;
+        };
+        ScreensView: {
+            /** @description Whether the network is listened to at all. */
+            lan: boolean;
+            machine: boolean;
+            passphraseSet: boolean;
+            /** @description By which a screen asks, the likeliest first. */
+            addresses: string[];
+            /** @description Whether what goes over the network is hidden from passers-by. */
+            tls: boolean;
+            /** @description What a tablet has to show when it is told to trust this kitchen; nothing where it needs no telling. */
+            authority: null | string;
+            screens: components["schemas"]["ScreenView"][];
+            /**
+             * Format: int32
+             * @description More are not let in.
+             */
+            most: number;
+            /**
+             * Format: int32
+             * @description How long a passphrase has to be, characters.
+             */
+            shortest: number;
+            /** @description What came that did not open the door, since the program began. */
+            wrong: components["schemas"]["WrongTry"][];
+        };
         /** @description A second fat in the pan. */
         SecondFat: {
             id: string;
@@ -4132,6 +4705,11 @@ export interface components {
             film: components["schemas"]["Micrometres"];
             dust: components["schemas"]["Load"];
             state: components["schemas"]["ContactState"];
+            /**
+             * Format: int32
+             * @description Of the fold program, that laid it, from 0; nothing for what no step laid.
+             */
+            step?: null | number;
         };
         /** @description Filling between leaves, as it is drawn. */
         SectionFilling: {
@@ -4356,6 +4934,11 @@ export interface components {
             /** @description True makes it what it was at the start. */
             anew?: null | boolean;
         };
+        /** @description How far the cook has come at each. */
+        StandingView: {
+            pan: components["schemas"]["PracticeStanding"];
+            fold: components["schemas"]["PracticeStanding"];
+        };
         /**
          * @description The figure a batch starts from. The others follow.
          * @enum {unknown}
@@ -4449,7 +5032,7 @@ export interface components {
          * @description What a step told.
          * @enum {unknown}
          */
-        StepTold: "nothing" | "rest" | "across" | "heat";
+        StepTold: "nothing" | "rest" | "across" | "heat" | "sides" | "pieces";
         /** @description What a squeezed or drained part of a filling really gave. */
         StepYield: {
             /** @description The larder id; of the joined filling, the part there is most of. */
@@ -4707,7 +5290,7 @@ export interface components {
          * @description What matters about an ingredient beside what it is made of. Rules ask for these and never for an id, so that a cook's own line counts as the shipped ones do.
          * @enum {unknown}
          */
-        Trait: "spoils" | "rawRisk" | "keepsBadlyWarm" | "garlicLike" | "notForInfants" | "yeast" | "powder" | "solidWhenCold" | "sticky" | "tender" | "sour" | "brownsRaw" | "drinksSlowly" | "free";
+        Trait: "spoils" | "rawRisk" | "keepsBadlyWarm" | "garlicLike" | "notForInfants" | "yeast" | "powder" | "solidWhenCold" | "sticky" | "tender" | "sour" | "brownsRaw" | "drinksSlowly" | "lumpy" | "free";
         /** @description Something that was deleted and can be taken back. */
         Trashed: {
             /** @description bread, batch or log. */
@@ -4790,6 +5373,13 @@ export interface components {
             fill: components["schemas"]["PowderFill"];
             /** @description What stands before a price, up to four letters. */
             coin: string;
+            /**
+             * @description Somebody has said how a cup of powder is filled here; until then a dough says how much hangs on it.
+             * @default false
+             */
+            cupSaid: boolean;
+            /** @description g */
+            flourCup?: number;
             /** @description mm */
             board?: number;
         };
@@ -4812,6 +5402,10 @@ export interface components {
             lost?: null | number;
             /** @description g */
             dough?: number;
+            /** @description g */
+            raw?: number;
+            /** @description g */
+            roasted?: number;
         };
         /** @description A cup, glass, ladle or handful of the cook's own, known from one weighing. */
         Vessel: {
@@ -4835,6 +5429,7 @@ export interface components {
             shape: components["schemas"]["ParcelShape"];
             /** @description Filling, percent of the dough round it. */
             share: components["schemas"]["Percent"];
+            drops?: null | components["schemas"]["FatDrops"];
         };
         /** @description The bread wanted: about so many leaves of about this thickness in this round. */
         WantedLeaves: {
@@ -4851,6 +5446,11 @@ export interface components {
             dough: null | components["schemas"]["Minutes"];
             filling: null | components["schemas"]["Minutes"];
         };
+        /**
+         * @description Warmth in the hand.
+         * @enum {unknown}
+         */
+        Warmth: "hot" | "warm" | "cold";
         WaterAdvice: {
             heat: components["schemas"]["WaterHeat"];
             reason: components["schemas"]["WaterReason"];
@@ -4928,6 +5528,14 @@ export interface components {
              */
             times: number;
         };
+        /** @description What came from one address that did not open the door. */
+        WrongTry: {
+            address: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: date-time */
+            last: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -4966,6 +5574,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5044,6 +5661,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5133,6 +5759,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -5216,6 +5851,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -5256,6 +5909,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5332,6 +5994,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -5366,6 +6046,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5424,6 +6113,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5500,6 +6198,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -5540,6 +6256,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5618,6 +6343,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5707,6 +6441,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -5783,6 +6526,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -5873,6 +6625,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -5920,6 +6690,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -5959,6 +6747,24 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -6010,6 +6816,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -6088,6 +6903,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -6130,6 +6963,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -6219,6 +7061,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -6296,6 +7147,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -6347,6 +7216,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -6394,6 +7272,245 @@ export interface operations {
             };
         };
     };
+    practiseFold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoldPracticeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoldPlay"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepFoldPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoldPracticeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeScore"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeScore"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    practiceStanding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     larder: {
         parameters: {
             query?: never;
@@ -6419,6 +7536,24 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -6463,6 +7598,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -6570,6 +7714,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -6659,6 +7812,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -6755,6 +7917,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -6829,6 +8000,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -6885,6 +8065,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -6927,6 +8125,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -7014,6 +8221,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -7105,6 +8321,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -7201,6 +8426,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -7275,6 +8509,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -7333,6 +8576,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -7412,6 +8664,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -7461,6 +8731,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -7548,6 +8827,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -7592,6 +8889,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -7688,6 +8994,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -7762,6 +9077,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -7821,6 +9145,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -7870,6 +9212,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -7957,6 +9308,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -8001,6 +9370,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -8097,6 +9475,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -8173,6 +9560,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -8213,6 +9618,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -8249,6 +9672,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -8311,6 +9743,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -8353,6 +9803,24 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -8404,6 +9872,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -8491,6 +9968,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -8529,6 +10024,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -8565,6 +10078,24 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -8609,6 +10140,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -8689,6 +10229,102 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readFaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FacesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FacesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -8765,6 +10401,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -8809,6 +10463,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -8905,6 +10568,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -8979,6 +10651,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -9050,6 +10731,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -9139,6 +10829,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -9175,6 +10883,24 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -9218,6 +10944,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -9254,6 +10998,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -9323,6 +11076,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -9410,6 +11172,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -9446,6 +11226,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -9515,6 +11304,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -9562,6 +11369,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -9629,6 +11445,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -9667,6 +11501,24 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -9709,6 +11561,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -9798,6 +11659,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -9865,6 +11735,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -9941,6 +11820,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -9999,6 +11887,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -10039,6 +11945,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */
@@ -10119,6 +12034,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Forbidden */
             403: {
                 headers: {
@@ -10148,6 +12072,724 @@ export interface operations {
             };
             /** @description Unsupported Media Type */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    door: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    comeInByPassphrase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PassphraseBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreenView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["DoorProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["DoorProblem"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    comeInByCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreenView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["DoorProblem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["DoorProblem"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    leaveDoor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    screens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreensView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    newCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCodeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setPassphrase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassphraseBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    renameScreen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScreenNameBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sendScreenAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10196,6 +12838,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
                 };
             };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Not Found */
             404: {
                 headers: {
@@ -10238,6 +12898,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Forbidden */

@@ -50,6 +50,8 @@ export class Keeper {
   figures: Figures;
   good: BatchSpec | undefined;
   private from: Stand | null;
+  /** What was sent and never answered: the kitchen may have it all the same. */
+  private unanswered: Figures[] = [];
   private saving: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -154,6 +156,7 @@ export class Keeper {
   }
 
   private async bring(): Promise<void> {
+    const sent = this.figures;
     const { data, trouble } = await this.send();
     // What was changed meanwhile is kept with the next round.
     const newest = this.keeping === "keeping";
@@ -162,6 +165,7 @@ export class Keeper {
     else if (trouble.kind === "missing") this.begunAnew();
     else if (trouble.kind !== "refused") {
       this.trouble = trouble;
+      if (trouble.kind === "away" && !this.unanswered.includes(sent)) this.unanswered.push(sent);
       if (newest) this.keeping = "unreachable";
       this.keepSoon(TRY_AGAIN_MS);
     } else if (newest) {
@@ -191,7 +195,8 @@ export class Keeper {
   private meet(now: BatchView | null): void {
     if (now === null) return this.begunAnew();
     const theirs = standOf(now);
-    const merged = merge(this.from?.figures ?? null, this.figures, theirs.figures, WHOLE);
+    const own = this.unanswered.find((figures) => same(figures, theirs.figures));
+    const merged = merge(own ?? this.from?.figures ?? null, this.figures, theirs.figures, WHOLE);
     this.known = true;
     if (merged.clashes.length > 0) {
       if (this.keeping === "keeping") this.keeping = "elsewhere";
@@ -218,6 +223,7 @@ export class Keeper {
     this.keptAt = now.changedAt;
     this.from = standOf(now);
     this.refusals = [];
+    this.unanswered = [];
     this.trouble = null;
     changes.tell("batches");
     if (newest) this.keeping = "kept";

@@ -2,7 +2,7 @@
   import { Dialog } from "bits-ui";
   import Upload from "@lucide/svelte/icons/upload";
   import { callFile } from "../api/call";
-  import { WORKED_WITHIN_MS } from "../api/client";
+  import { sendFile } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { ImportView } from "../api/types";
   import { m } from "../paraglide/messages";
@@ -36,7 +36,7 @@
     const headers = { "content-type": "text/csv" };
     const chosen = file;
     const { data: body, trouble } = await callFile<ImportView>(
-      () => fetch(`${path}?take=${take}`, { method: "POST", headers, body: chosen, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
+      () => sendFile(`${path}?take=${take}`, { method: "POST", headers, body: chosen }),
       { once: take },
     );
     // Another file was chosen meanwhile.

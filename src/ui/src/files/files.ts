@@ -1,3 +1,4 @@
+import { door, HEADER } from "../api/door.svelte";
 import type { FileStep } from "../api/types";
 
 /** Hands a file to the cook's own machine. */
@@ -22,12 +23,13 @@ export function fetchFile(path: string): void {
  * @param onsent the share of it that has been sent
  * @throws when the kitchen is away, or the signal says to stop
  */
-export function readKitchenFile(
+export async function readKitchenFile(
   file: File,
   onsent: (share: number) => void,
   onstep: (step: FileStep) => void,
   signal: AbortSignal,
 ): Promise<FileStep> {
+  const token = await door.token();
   return new Promise((resolve, reject) => {
     // What was sent so far is something only this kind of request tells.
     const request = new XMLHttpRequest();
@@ -48,6 +50,7 @@ export function readKitchenFile(
     signal.addEventListener("abort", () => request.abort());
     request.open("POST", "/api/files");
     request.setRequestHeader("content-type", "application/json");
+    request.setRequestHeader(HEADER, token);
     request.send(file);
   });
 }

@@ -5,8 +5,8 @@ export interface Wants {
   probe: boolean;
 }
 
-/** How the line to the kitchen is: `full` when as many screens listen as can. */
-export type LineState = "new" | "up" | "down" | "full";
+/** How the line to the kitchen is: `full` when as many screens listen as can, `outside` when this one was not let in, or was sent away. */
+export type LineState = "new" | "up" | "down" | "full" | "outside";
 
 export type Word =
   | { kind: "changed" | "service" | "missing" | "scale" | "probe"; data: string }
@@ -85,13 +85,8 @@ export class Line {
     this.close();
     this.timer = setTimeout(() => this.open(), TRY_AGAIN_MS);
     // A stream that is refused does not say why.
-    const room =
-      refused &&
-      ((await fetch("/api/live/room").then(
-        (a) => a.json(),
-        () => null,
-      )) as { open: number; most: number } | null);
-    if (!this.source) this.say(room && room.open >= room.most ? "full" : "down");
+    const state = refused ? await why() : "down";
+    if (!this.source) this.say(state);
   }
 
   private close(): void {
@@ -106,4 +101,11 @@ export class Line {
     this.state = state;
     this.told({ kind: "line", state });
   }
+}
+
+async function why(): Promise<LineState> {
+  const answer = await fetch("/api/live/room").catch(() => null);
+  if (answer?.status === 401) return "outside";
+  const room = (await answer?.json().catch(() => null)) as { open: number; most: number } | null | undefined;
+  return room && room.open >= room.most ? "full" : "down";
 }

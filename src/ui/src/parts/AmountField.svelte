@@ -1,12 +1,7 @@
 <script lang="ts">
-  import { call, newest } from "../api/call";
-  import { api } from "../api/client";
-  import { larder } from "../api/larder.svelte";
-  import type { AmountRead } from "../api/types";
   import { parseNumber } from "../words/format";
-  import { m } from "../paraglide/messages";
-  import { troubleWords } from "../words/trouble";
   import { viewOf } from "../words/units";
+  import { Wording } from "./amounts.svelte";
 
   /** An amount in any words a cook types: 250 g, 1½ cups scooped, 3 tbsp, a glass. A bare number is in the kitchen's own unit. */
   interface Props {
@@ -16,41 +11,21 @@
     /** What stands there while nobody types. */
     shown: string;
     class?: string;
-    onread: (grams: number) => void;
+    /** How tight a powder was taken to lie in a vessel nobody has said the filling of; nothing else. */
+    onread: (grams: number, packing?: number) => void;
   }
   let { label, item, shown, class: look = "", onread }: Props = $props();
   const id = $props.id();
   let typed = $state<string | null>(null);
-  let problem = $state("");
-  const only = newest();
+  const wording = new Wording();
+  const problem = $derived(wording.problem);
 
-  const trouble: Record<AmountRead["trouble"], (word: string) => string> = {
-    none: () => "",
-    notRead: () => m.read_not(),
-    unknownVessel: (word) => m.read_vessel({ word }),
-    twoWays: () => m.read_two_ways(),
-    outOfRange: () => m.read_range(),
-  };
-
-  async function type(text: string) {
+  function type(text: string) {
     typed = text;
     const bare = parseNumber(text);
-    if (bare !== null && bare >= 0) {
-      // Nothing has to be asked, and no older answer counts.
-      void only(Promise.resolve());
-      problem = "";
-      onread(viewOf("g").from(bare));
-      return;
-    }
-    const body = { text, item, ounces: larder.view?.units.mass === "ounces" };
-    const answer = await only(call(() => api.POST("/api/measure", { body })));
-    // Only the newest words count.
-    if (!answer) return;
-    const { data } = answer;
-    if (answer.trouble) problem = troubleWords(answer.trouble);
-    if (!data) return;
-    problem = trouble[data.trouble](data.word ?? "");
-    if (data.mass != null) onread(data.mass);
+    if (bare === null || bare < 0) return void wording.read(text, item, onread);
+    wording.forget();
+    onread(viewOf("g").from(bare));
   }
 
   function leave() {
@@ -69,7 +44,7 @@
     value={typed ?? shown}
     aria-invalid={problem ? "true" : undefined}
     aria-describedby={problem ? id : undefined}
-    oninput={(e) => void type(e.currentTarget.value)}
+    oninput={(e) => type(e.currentTarget.value)}
     onfocus={(e) => e.currentTarget.select()}
     onblur={leave}
   />

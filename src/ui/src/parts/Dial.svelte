@@ -5,6 +5,7 @@
   import { measured, number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
   import { viewOf } from "../words/units";
+  import { Wording } from "./amounts.svelte";
 
   interface Props {
     label: string;
@@ -21,9 +22,11 @@
     to?: number;
     /** Where it is good. */
     good?: { least: number; most: number };
+    /** Of a mass: what it is a mass of, for whoever types it in words; the dough itself where nothing is said. */
+    of?: string;
     onchange: (value: number) => void;
   }
-  let { label, field, value, step, unit = "", places = 1, from, to, good, onchange }: Props = $props();
+  let { of = "", label, field, value, step, unit = "", places = 1, from, to, good, onchange }: Props = $props();
 
   const id = $props.id();
   const view = $derived(viewOf(unit));
@@ -40,17 +43,28 @@
 
   let typed = $state<string | null>(null);
   let unread = $state(false);
+  const wording = new Wording();
   // What was typed stays as it was typed for as long as it is, or could not become, the value.
   const now = $derived(view.to(value));
   const stands = $derived(typed !== null && (unread || Math.abs((parseNumber(typed) ?? NaN) - now) < 1e-9 * Math.abs(now) + 1e-9));
   const shown = $derived(stands ? typed : number(now, refusal ? 6 : places + view.finer));
-  const problem = $derived(unread ? say({ ...limit, field, code: "notANumber" }) : refusal ? say(refusal) : "");
+  const problem = $derived(
+    unread ? (!wording.unread && wording.problem) || say({ ...limit, field, code: "notANumber" }) : refusal ? say(refusal) : "",
+  );
 
   function type(text: string) {
     typed = text;
     const read = parseNumber(text);
     unread = read === null;
+    wording.forget();
     if (read !== null) batch.change(() => onchange(view.from(read)));
+    // A golf ball, two cups: what it weighs the kitchen knows.
+    else if (unit === "g" && text.trim()) void wording.read(text, of, take);
+  }
+
+  function take(grams: number) {
+    unread = false;
+    batch.change(() => onchange(Math.round(10 * grams) / 10));
   }
 
   function nudge(direction: number) {

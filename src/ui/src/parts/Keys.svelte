@@ -1,9 +1,23 @@
 <script lang="ts">
   import { Dialog, Switch } from "bits-ui";
+  import { call } from "../api/call";
+  import { api } from "../api/client";
+  import { door } from "../api/door.svelte";
   import { letters } from "../letters.svelte";
   import { m } from "../paraglide/messages";
+  import { told } from "../toast.svelte";
 
   let { open = $bindable(false) }: { open: boolean } = $props();
+  async function leave() {
+    const { trouble } = await told(
+      m.door_leave(),
+      call(() => api.POST("/api/door/leave")),
+    );
+    if (trouble) return;
+    open = false;
+    await door.look();
+  }
+
   const rows: [string, string][] = [
     ["1", m.place_shelf()],
     ["2", m.place_batch()],
@@ -47,7 +61,11 @@
         </Switch.Root>
         {m.letters_are_keys()}
       </label>
-      <Dialog.Close class="button mt-5 w-full">{m.close()}</Dialog.Close>
+      <div class="mt-3 flex gap-3">
+        {#if door.view?.me}<button class="button flex-1" onclick={() => void leave()}>{m.door_leave()}</button>{/if}
+        <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
+      </div>
+      {#if door.view}<p class="mt-2 text-[14px] text-mute">{m.version({ version: door.view.version })}</p>{/if}
     </Dialog.Content>
   </Dialog.Portal>
 </Dialog.Root>

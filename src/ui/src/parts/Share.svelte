@@ -4,6 +4,7 @@
   import { number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
   import { viewOf } from "../words/units";
+  import { Wording } from "./amounts.svelte";
 
   /** A small number in a line: a part, a share, a count. */
   interface Props {
@@ -13,23 +14,40 @@
     unit?: string;
     places?: number;
     wide?: boolean;
-    onchange: (value: number) => void;
+    /** Of a mass: what it is a mass of, for whoever types it in words; the dough itself where nothing is said. */
+    of?: string;
+    onchange: (value: number, packing?: number) => void;
   }
-  let { label, field, value, unit = "", places = 2, wide = false, onchange }: Props = $props();
+  let { of = "", label, field, value, unit = "", places = 2, wide = false, onchange }: Props = $props();
   const id = $props.id();
   const view = $derived(viewOf(unit));
   const refusal = $derived(batch.refusalOf(field));
   let typed = $state<string | null>(null);
+  const wording = new Wording();
   const unread = $derived(typed !== null && parseNumber(typed) === null);
   const stands = $derived(
     typed !== null && (unread || Math.abs((parseNumber(typed) ?? NaN) - view.to(value)) < 1e-9 * Math.abs(value) + 1e-9),
   );
-  const problem = $derived(unread ? say({ ...larder.limit(field), field, code: "notANumber" }) : refusal ? say(refusal) : "");
+  const problem = $derived(
+    unread
+      ? (!wording.unread && wording.problem) || say({ ...larder.limit(field), field, code: "notANumber" })
+      : refusal
+        ? say(refusal)
+        : "",
+  );
 
   function type(text: string) {
     typed = text;
     const read = parseNumber(text);
+    wording.forget();
     if (read !== null) batch.change(() => onchange(view.from(read)));
+    // A golf ball, two cups: what it weighs the kitchen knows.
+    else if (unit === "g" && text.trim()) void wording.read(text, of, take);
+  }
+
+  function take(grams: number, packing?: number) {
+    typed = null;
+    batch.change(() => onchange(Math.round(10 * grams) / 10, packing));
   }
 
   function keys(event: KeyboardEvent) {

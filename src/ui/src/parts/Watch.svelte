@@ -4,11 +4,12 @@
   import Flame from "@lucide/svelte/icons/flame";
   import TriangleAlert from "@lucide/svelte/icons/triangle-alert";
   import Wrench from "@lucide/svelte/icons/wrench";
-  import type { Mend, Note } from "../api/types";
+  import type { Note } from "../api/types";
   import { batch } from "../bench/bench.svelte";
-  import { toaster } from "../toast.svelte";
   import { m } from "../paraglide/messages";
   import { mendWords, wordsOf } from "../words/notes";
+  import CupAsk from "./CupAsk.svelte";
+  import { takeMend } from "./mends.svelte";
   import { surenessName, symptomName } from "../words/symptoms";
 
   let { notes }: { notes: Note[] } = $props();
@@ -20,25 +21,6 @@
     right: { icon: CircleCheck, rule: "bg-leaf", tint: "text-leaf", word: m.weight_right },
     caution: { icon: Flame, rule: "bg-ink", tint: "text-ink", word: m.weight_caution },
   };
-  // A mend changes whole parts of the batch; pressed by mistake, it is taken back whole.
-  // It carries those parts as they would be, so it is taken from the newest sheet; there it is gone when its fault is.
-  function apply({ code, stage, mends }: Note, pressed: Mend) {
-    const alike = (mends: Mend[] | null | undefined) => (mends ?? []).filter((m) => m.code === pressed.code);
-    const at = alike(mends).indexOf(pressed);
-    batch.changeBy((now) => {
-      const mend = alike(now.notes.find((n) => n.code === code && n.stage === stage)?.mends)[at];
-      const spec = batch.spec;
-      if (!spec || !mend) return;
-      const { sheet, fold, roll, filling, pan, dough, rest, ladle } = spec;
-      const before = $state.snapshot({ sheet, fold, roll, filling, pan, dough, rest, ladle });
-      Object.assign(spec, Object.fromEntries(Object.entries(mend).filter(([part, value]) => part in before && value)));
-      toaster.say(
-        m.mended(),
-        batch.back((spec) => Object.assign(spec, before)),
-      );
-    }, `mend ${code} ${stage} ${pressed.code} ${at}`);
-  }
-
   // What could be found wrong at the table, where this note is its likeliest cause.
   const risksOf = (code: Note["code"]) =>
     (batch.sheet?.risks ?? [])
@@ -76,10 +58,11 @@
           </p>
           {#if risksOf(note.code)}<p class="text-mute" data-testid="risk">{m.could_come_out({ symptoms: risksOf(note.code) })}</p>{/if}
           <p>{said.more}</p>
+          {#if note.code === "cupsUnsaid"}<CupAsk />{/if}
           {#each offered[at] as mend, i (i)}
             <button
               class="button mt-1 !min-h-11 !justify-start !px-2.5 text-start !text-[14px] !leading-tight"
-              onclick={() => apply(note, mend)}
+              onclick={() => takeMend(note, mend)}
             >
               <Wrench size={15} class="shrink-0" aria-hidden="true" />{mendWords(mend)}
             </button>

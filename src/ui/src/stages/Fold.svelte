@@ -6,6 +6,7 @@
   import Compare from "./fold/Compare.svelte";
   import Find from "./fold/Find.svelte";
   import Hands from "./fold/Hands.svelte";
+  import Practice from "./fold/Practice.svelte";
   import Program from "./fold/Program.svelte";
   import type { StageProps } from "./props";
 
@@ -16,6 +17,7 @@
     { value: "compare", label: m.tab_compare(), part: Compare },
     { value: "find", label: m.tab_find(), part: Find },
     { value: "hands", label: m.tab_hands(), part: Hands },
+    { value: "practice", label: m.tab_practice(), part: Practice },
   ];
 </script>
 

@@ -7,6 +7,7 @@
   import BenchTabs from "../parts/BenchTabs.svelte";
   import Compare from "./pan/Compare.svelte";
   import Fat from "./pan/Fat.svelte";
+  import Hold from "./pan/Hold.svelte";
   import OnPan from "./pan/OnPan.svelte";
   import Practice from "./pan/Practice.svelte";
   import Roast from "./pan/Roast.svelte";
@@ -20,7 +21,8 @@
   const tabs = [
     { value: "roast", label: m.tab_roast(), part: Roast },
     { value: "pan", label: m.tab_pan(), part: OnPan },
-    { value: "fat", label: m.tab_fat_and_hold(), part: Fat },
+    { value: "fat", label: m.tab_fat(), part: Fat },
+    { value: "hold", label: m.tab_hold(), part: Hold },
     { value: "compare", label: m.tab_compare_pans(), part: Compare },
     { value: "practice", label: m.tab_practice(), part: Practice },
   ];

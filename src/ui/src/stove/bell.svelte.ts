@@ -82,15 +82,15 @@ export const voice = new Voice();
 
 /** Keeps the screen awake while the page shows, and says where the browser cannot. */
 class Awake {
-  /** False where the browser does not keep it awake: it may go dark between two presses. */
-  kept = $state(true);
+  /** False where the browser does not keep it awake: it may go dark between two presses. Nothing until that is known. */
+  kept = $state<boolean | null>(null);
 
   /** @returns a way to let it sleep again */
   keep(): () => void {
     let lock: WakeLockSentinel | null = null;
     let left = false;
     const ask = async () => {
-      if (document.visibilityState !== "visible") return;
+      if (document.visibilityState !== "visible") return void (this.kept ??= true);
       const got = (await navigator.wakeLock?.request("screen").catch(() => null)) ?? null;
       this.kept = got !== null;
       if (left) void got?.release();

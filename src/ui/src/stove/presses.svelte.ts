@@ -128,9 +128,10 @@ class Presses {
       const answer = await call(() =>
         api.POST("/api/services/{id}/events", { params: { path: { id: service } }, body: { ...body, ago: body.ago ?? agoOf(next!) } }),
       );
-      if (answer.trouble && passes(answer.trouble)) {
+      // It waits also where this screen was sent away: let in again, the page begins anew and sends it.
+      if (answer.trouble && (passes(answer.trouble) || answer.trouble.kind === "outside")) {
         this.unheard[service] = true;
-        setTimeout(() => void this.send(service), TRY_AGAIN_MS);
+        if (passes(answer.trouble)) setTimeout(() => void this.send(service), TRY_AGAIN_MS);
         break;
       }
       this.unheard[service] = false;

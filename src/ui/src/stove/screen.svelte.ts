@@ -4,11 +4,15 @@ import { api } from "../api/client";
 import type { PressBody, ServiceView } from "../api/types";
 import { live } from "../live/live.svelte";
 import { Alarm } from "./alarm";
+import { storage } from "../storage.svelte";
 import { type Press, presses, type Waiting } from "./presses.svelte";
 
 const BEAT_MS = 200;
 // With too many screens listening there is no line: then it is asked.
 const ASKS_EVERY_MS = 3000;
+const DRAWER = "ystrata.stove.";
+// A service that was seen longer ago than this is over.
+const OLDEST_MS = 24 * 3600_000;
 
 /**
  * One service as this screen sees it. The state is the kitchen's; this screen only counts on between two words of it, by a clock that nobody
@@ -28,12 +32,13 @@ export class StoveScreen {
 
   constructor(readonly id: string) {
     presses.bringBack();
+    this.bringBack();
     // Hidden, only the alarm looks: what another screen did meanwhile is not known before it has asked.
     const beat = setInterval(() => document.hidden || this.tick(), BEAT_MS);
     const stop = [
       live.want({ services: [id] }),
       live.on<ServiceView>("service", (view) => view.id === id && this.take(view)),
-      live.on<{ id: string }>("missing", (gone) => gone.id === id && (this.missing = true)),
+      live.on<{ id: string }>("missing", (gone) => gone.id === id && this.gone()),
       // A server that was started again counts its words anew.
       live.on("opened", () => (this.order = 0)),
       presses.on(id, (view) => this.take(view)),
@@ -48,7 +53,7 @@ export class StoveScreen {
 
   /** Whether the kitchen is heard: timers run on and presses wait while it is not. */
   get heard(): boolean {
-    return live.line !== "down" && !presses.away(this.id);
+    return live.line !== "down" && live.line !== "outside" && !presses.away(this.id);
   }
   get full(): boolean {
     return live.line === "full";
@@ -95,9 +100,27 @@ export class StoveScreen {
     // A word that was overtaken by a newer one is old.
     if (this.left || view.order < this.order) return;
     this.order = view.order;
+    this.show(view, performance.now());
+    storage.set(DRAWER + this.id, JSON.stringify({ view, at: Date.now() }));
+  }
+
+  private show(view: ServiceView, mark: number): void {
     this.view = view;
-    this.mark = performance.now();
+    this.mark = mark;
     this.tick();
+  }
+
+  // The page was made anew, perhaps while the kitchen is away: the timers go on from what was last heard, until it is heard again.
+  private bringBack(): void {
+    const last = storage.read<{ view: ServiceView; at: number }>(DRAWER + this.id);
+    const ago = last ? Date.now() - last.at : -1;
+    if (last && ago >= 0 && ago < OLDEST_MS) this.show(last.view, performance.now() - ago);
+    else storage.remove(DRAWER + this.id);
+  }
+
+  private gone(): void {
+    this.missing = true;
+    storage.remove(DRAWER + this.id);
   }
 
   private tick(): void {

@@ -61,6 +61,10 @@ export function breachWords(b: Breach): string {
       return m.breach_filling_warm({ is: span(b.is), allowed: span(b.allowed) });
     case "fillingWeeps":
       return m.breach_filling_weeps({ is: span(b.is), allowed: span(b.allowed) });
+    case "goesCool":
+      return m.breach_cool({ is: span(b.is), allowed: span(b.allowed) });
+    case "goesLimp":
+      return m.breach_limp({ is: span(b.is), allowed: span(b.allowed) });
     case "goesStiff":
       return m.breach_stiff({ is: span(b.is), allowed: span(b.allowed) });
   }

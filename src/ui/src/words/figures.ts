@@ -9,7 +9,12 @@ import { fillingFeelName, outlineName, restEnd, stageName } from "./names";
 export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | null): [string, string] {
   switch (stage) {
     case "clock":
-      return view ? [m.hot_pieces({ count: view.sheet.pieces.length }), m.oldest_is({ time: span(view.sheet.report.oldest) })] : ["", ""];
+      return view
+        ? [
+            kept(view.sheet.report.oldest / 60, sheet)({ count: view.sheet.pieces.length }),
+            m.oldest_is({ time: span(view.sheet.report.oldest) }),
+          ]
+        : ["", ""];
     case "dough":
       return [amount(sheet.dough.mass, "g"), m.water_share({ share: amount(sheet.dough.water.hydration, "%") })];
     case "rest":
@@ -102,3 +107,14 @@ export const stratumName = (stage: Stratum, sheet: BatchSheet | null): string =>
 /** What a bread is in a word or two: its filling, or its leaves. */
 export const madeOf = (section: Section, effective: number): string =>
   section.filling ? m.filling_layer({ thickness: amount(section.filling.thickness, "mm") }) : leaves(effective);
+
+// What all pieces still are when the oldest is so many minutes old.
+function kept(oldest: number, { pan: { hold } }: BatchSheet) {
+  return oldest <= hold.here.hot
+    ? m.hot_pieces
+    : oldest <= hold.here.soft
+      ? m.soft_pieces
+      : oldest <= hold.here.crisp
+        ? m.crisp_pieces
+        : m.done_pieces;
+}

@@ -8,11 +8,14 @@ import type {
   FillingFeel,
   Face,
   FillingStepKind,
+  FaceIs,
+  FaceTrouble,
   Finish,
   Flame,
   FlakeTerm,
   HandWork,
   HoldIn,
+  HoldWant,
   IngredientKind,
   Look,
   Outline,
@@ -27,6 +30,7 @@ import type {
   StepKind,
   TearCause,
   WaterReason,
+  Warmth,
 } from "../api/types";
 import { larder } from "../api/larder.svelte";
 import { m } from "../paraglide/messages";
@@ -296,6 +300,7 @@ export const traitName: Record<Trait, () => string> = {
   sour: m.trait_sour,
   brownsRaw: m.trait_browns_raw,
   drinksSlowly: m.trait_drinks_slowly,
+  lumpy: m.trait_lumpy,
   free: m.trait_free,
 };
 
@@ -339,6 +344,7 @@ export const darkName = (dark: number): string => lookName[larder.view?.looks.fi
 
 export const roastingName: Record<Roasting, () => string> = {
   fatEachSide: m.roasting_fat_each,
+  oneTurn: m.roasting_one_turn,
   dryThenFry: m.roasting_dry_fry,
   dryOnly: m.roasting_dry,
   manyTurns: m.roasting_many,
@@ -370,5 +376,21 @@ export const finishName: Record<Finish, () => string> = {
   beat: m.finish_beat,
   crush: m.finish_crush,
 };
+
+export const faceIsName: Record<FaceIs, () => string> = { first: m.face_is_first, second: m.face_is_second, raw: m.face_is_raw };
+
+export const faceTroubleName: Record<FaceTrouble, () => string> = {
+  none: () => "",
+  noWhite: m.face_no_white,
+  dim: m.face_dim,
+  glare: m.face_glare,
+  uneven: m.face_uneven,
+  shadow: m.face_shadow,
+  noFace: m.face_no_face,
+};
+
+export const holdWantName: Record<HoldWant, () => string> = { soft: m.wants_soft, hot: m.wants_hot, crisp: m.wants_crisp };
+
+export const warmthName: Record<Warmth, () => string> = { hot: m.warmth_hot, warm: m.warmth_warm, cold: m.warmth_cold };
 
 export const holdName: Record<HoldIn, () => string> = { plate: m.hold_plate, cloth: m.hold_cloth, pot: m.hold_pot, paper: m.hold_paper };

@@ -1,8 +1,8 @@
-import type { FigureName, HandWork, LearnedFigure, LessonKind, NoteCode, Symptom } from "../api/types";
+import type { FigureName, HandWork, LearnedFigure, LessonKind, NoteCode, PanKind, Symptom } from "../api/types";
 import { larder } from "../api/larder.svelte";
 import { m } from "../paraglide/messages";
 import { number } from "./format";
-import { handName, shortName } from "./names";
+import { handName, panName, shortName } from "./names";
 import { symptomName } from "./symptoms";
 
 export const symptoms = Object.keys(symptomName) as Symptom[];
@@ -11,7 +11,9 @@ export const symptoms = Object.keys(symptomName) as Symptom[];
 export const why: Partial<Record<NoteCode, () => string>> = {
   doughStiff: m.why_dough_stiff,
   doughFirmSide: m.why_dough_firm_side,
+  fillingUntil: m.why_filling_until,
   holdStiff: m.why_hold_stiff,
+  holdSoftens: m.why_hold_softens,
   driedOut: m.why_dried_out,
   doughLean: m.why_dough_lean,
   restShort: m.why_rest_short,
@@ -103,6 +105,7 @@ export const figureName = (name: FigureName, of: string): string => figures[name
 /** A larder line by its short name; its id when the larder no longer has it. */
 export const nameOf = (id: string): string => (larder.byId.has(id) ? shortName(id) : id);
 // The core writes hand work as it calls it; the wire writes it small.
+const panOf = (of: string) => panName[(of.charAt(0).toLowerCase() + of.slice(1)) as PanKind]?.() ?? of;
 const workOf = (of: string) => handName[(of.charAt(0).toLowerCase() + of.slice(1)) as HandWork]?.() ?? of;
 
 const learned: Record<LessonKind, (of: string) => string> = {
@@ -112,6 +115,8 @@ const learned: Record<LessonKind, (of: string) => string> = {
   panTime: m.learned_pan_time,
   cookOff: m.learned_cook_off,
   handTime: (of) => m.learned_hand_time({ of: workOf(of) }),
+  browning: (of) => m.learned_browning({ of: panOf(of) }),
+  steam: (of) => m.learned_steam({ of: panOf(of) }),
 };
 
 /** What a learned figure is of. */

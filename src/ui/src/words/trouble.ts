@@ -13,6 +13,10 @@ export function troubleWords(trouble: Trouble): string {
       return trouble.now === null ? m.trouble_in_trash() : m.trouble_stale();
     case "missing":
       return m.trouble_missing();
+    case "outside":
+      return m.trouble_outside();
+    case "notForThis":
+      return m.trouble_not_for_this();
     case "full":
       return m.trouble_full();
     case "fault":

@@ -6,7 +6,7 @@
   import Undo2 from "@lucide/svelte/icons/undo-2";
   import { call, callFile, callPages, type Trouble as Why } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
-  import { api, patient, WORKED_WITHIN_MS } from "../../api/client";
+  import { api, patient, sendFile } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
   import { larder } from "../../api/larder.svelte";
   import type { BackupFile, ElsewhereTrouble, Trashed } from "../../api/types";
@@ -62,10 +62,9 @@
   async function bring(backup: File) {
     busy = true;
     const headers = { "Content-Type": "application/octet-stream" };
-    const answer = await callFile<BackupFile>(
-      () => fetch("/api/keeping/backups/bring", { method: "POST", body: backup, headers, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
-      { once: true },
-    );
+    const answer = await callFile<BackupFile>(() => sendFile("/api/keeping/backups/bring", { method: "POST", body: backup, headers }), {
+      once: true,
+    });
     busy = false;
     trouble = answer.trouble;
     if (!trouble) toaster.say(m.backup_brought());

@@ -31,7 +31,9 @@
   let id = newId();
   const refusalOf = (field: string) => refusals.find((r) => r.field === field);
 
-  const choices = $derived<{ key: Exclude<keyof Units, "board">; label: string; options: { value: string; label: string }[] }[]>([
+  const choices = $derived<
+    { key: "mass" | "cup" | "fill" | "heat" | "length"; label: string; options: { value: string; label: string }[] }[]
+  >([
     {
       key: "mass",
       label: m.mass_unit(),
@@ -77,7 +79,7 @@
     },
   ]);
 
-  async function set(change: Partial<Units>) {
+  async function set(change: { [K in keyof Units]?: Units[K] | undefined }) {
     await larder.setUnits(change);
     batch.again();
   }
@@ -91,6 +93,17 @@
   function setBoard(across: number | null) {
     board = across;
     if (across !== null && boardFits) void set({ board: across });
+  }
+
+  // One cup of flour, weighed as it is filled; left empty the way of filling counts.
+  const cupLimit = $derived(larder.itemLimit("flourCup"));
+  let cup = $state<number | null>(null);
+  let cupUnread = $state(false);
+  const cupFits = $derived(cup === null || (cup >= cupLimit.least && cup <= cupLimit.most));
+  const cupRefusal = $derived<Refusal | undefined>(cupFits ? undefined : { ...cupLimit, code: "outOfRange", given: cup });
+  function setCup(mass: number | null) {
+    cup = mass;
+    if (cupFits) void set({ flourCup: mass ?? undefined, ...(mass !== null && { cupSaid: true }) });
   }
 
   async function refresh() {
@@ -145,7 +158,7 @@
             orientation="horizontal"
             aria-labelledby="unit-{key}"
             class="flex flex-wrap rounded-xl border-2 border-rim-soft bg-white p-0.5"
-            onValueChange={(v) => void set({ [key]: v })}
+            onValueChange={(v) => void set(key === "fill" ? { fill: v as PowderFill, cupSaid: true, flourCup: undefined } : { [key]: v })}
           >
             {#each options as option (option.value)}
               <RadioGroup.Item
@@ -155,6 +168,19 @@
               >
             {/each}
           </RadioGroup.Root>
+          {#if key === "fill"}
+            <div class="max-w-52">
+              <FigureField
+                label={m.cup_weighs()}
+                limit={cupLimit}
+                unit="g"
+                bind:value={() => cup ?? units.flourCup ?? null, (v) => setCup(v ?? null)}
+                bind:unread={cupUnread}
+                refusal={cupRefusal}
+              />
+            </div>
+            <p class="text-[14px] text-mute">{m.cup_why()}</p>
+          {/if}
         </div>
       {/each}
       <label class="flex items-center gap-3"

@@ -16,6 +16,7 @@
   import { nameOf } from "../../words/record";
   import { say } from "../../words/refusals";
   import Actual from "./Actual.svelte";
+  import FaceColours from "./FaceColours.svelte";
   import Faults from "./Faults.svelte";
   import Photo from "./Photo.svelte";
   import Scale from "./Scale.svelte";
@@ -42,6 +43,8 @@
     ["ballMass", m.one_ball, "g"],
     ["lost", m.pieces_lost, ""],
     ["dough", m.dough_divided, "g"],
+    ["raw", m.log_raw, "g"],
+    ["roasted", m.log_roasted, "g"],
   ] as const;
   type Planned = NonNullable<LogView["planned"]>;
   const timed = [
@@ -140,8 +143,9 @@
 
   // What may be left out is left out, not nothing.
   function setUsed(key: (typeof used)[number][0], value: number | null) {
-    if (key === "dough" && value === null) delete outcome.used.dough;
-    else if (key === "dough") outcome.used.dough = value as number;
+    const spared = key === "dough" || key === "raw" || key === "roasted";
+    if (spared && value === null) delete outcome.used[key];
+    else if (spared) outcome.used[key] = value as number;
     else outcome.used[key] = value;
   }
   const stuffed = $derived(glance?.section.filling != null || outcome.judged.filling != null || outcome.judged.wall != null);
@@ -269,6 +273,15 @@
               ><input type="checkbox" class="size-5 accent-rim" bind:checked={outcome.counts} />{m.counts()}</label
             >
           </div>
+        </div>
+        <div class="xl:col-span-2">
+          <FaceColours
+            {photoId}
+            bind:faces={() => outcome.faces ?? null, (v) => (v ? (outcome.faces = v) : delete outcome.faces)}
+            batchId={line?.batchId ?? batchId ?? ""}
+            entryId={line?.id}
+            label={m.photo_of({ name, day: day(cookedAt) })}
+          />
         </div>
         {#if outcome.yields?.length || outcome.hands?.length}
           <div class="grid gap-x-8 gap-y-2 xl:col-span-2 xl:grid-cols-2">

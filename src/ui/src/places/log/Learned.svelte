@@ -67,7 +67,8 @@
         <div>
           <h2 class="text-[17px] leading-tight font-bold">{learnedName(figure)}</h2>
           <p class="text-[14px] text-mute">
-            {figure.n === 1 ? m.learned_one() : m.learned_n({ n: figure.n })}, {m.learned_spread({
+            {#if figure.n < figure.least}{m.learned_from({ least: figure.least })},
+            {/if}{figure.n === 1 ? m.learned_one() : m.learned_n({ n: figure.n })}, {m.learned_spread({
               spread: figure.unit === "" ? figure.spread.toFixed(2) : learnedAmount(figure.spread, figure.unit),
             })}
           </p>

@@ -2,7 +2,7 @@
   import Camera from "@lucide/svelte/icons/camera";
   import X from "@lucide/svelte/icons/x";
   import { callFile, type Trouble as Why } from "../../api/call";
-  import { WORKED_WITHIN_MS } from "../../api/client";
+  import { sendFile } from "../../api/client";
   import { newId } from "../../ids";
   import Trouble from "../../parts/Trouble.svelte";
   import { m } from "../../paraglide/messages";
@@ -21,9 +21,7 @@
     trouble = null;
     const own = newId();
     const headers = { "Content-Type": file.type || "application/octet-stream" };
-    const answer = await callFile<{ id: string }>(() =>
-      fetch(`/api/photos?id=${own}`, { method: "POST", body: file, headers, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
-    );
+    const answer = await callFile<{ id: string }>(() => sendFile(`/api/photos?id=${own}`, { method: "POST", body: file, headers }));
     sending = false;
     trouble = answer.trouble;
     if (answer.data) id = answer.data.id;

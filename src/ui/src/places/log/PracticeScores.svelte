@@ -3,11 +3,12 @@
   import { call } from "../../api/call";
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
+  import type { PracticeScore } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
   import { day, number } from "../../words/format";
 
-  /** How practice at the pan goes: the last rounds as bars, the best one said. */
+  /** How practice goes: the last rounds as bars for each thing that is trained, the best one said. */
   const fetched = new Fetched(() => call(() => api.GET("/api/practice/scores")));
   const scores = $derived(fetched.data ?? []);
   // A round just played may still be on its way to the kitchen when the log is opened.
@@ -15,23 +16,49 @@
     void changes.of("practice");
     void fetched.fetch();
   });
-  const last = $derived(scores.slice(0, 16).toReversed());
-  const best = $derived(Math.max(...scores.map((s) => s.score)));
+  const MOST = 16;
+  const newest = (of: (s: PracticeScore) => number | null | undefined) => {
+    const all = scores.flatMap((s) => (of(s) == null ? [] : [{ id: s.id, day: s.playedAt, level: s.level, mark: of(s)! }]));
+    return { count: all.length, best: Math.max(...all.map((s) => s.mark)), last: all.slice(0, MOST).toReversed() };
+  };
+  const atPan = (s: PracticeScore) => s.kind === "pan";
+  const rows = $derived(
+    [
+      { id: "score", name: m.practice_scores(), ...newest((s) => (atPan(s) ? s.score : null)) },
+      { id: "heat", name: m.trained_heat(), ...newest((s) => s.heat) },
+      { id: "colour", name: m.trained_colour(), ...newest((s) => s.colour) },
+      { id: "done", name: m.trained_done(), ...newest((s) => s.done) },
+      { id: "fold", name: m.fold_scores(), ...newest((s) => (atPan(s) ? null : s.score)) },
+    ].filter((r) => r.count > 0),
+  );
 </script>
 
 <Trouble trouble={fetched.trouble} again={fetched.fetch} />
-{#if scores.length > 0}
-  <section class="mt-3 border-t-2 border-rim-soft pt-2" aria-labelledby="practice-head" data-testid="practice-scores">
-    <h2 id="practice-head" class="text-[15px] font-bold">{m.practice_scores()}</h2>
-    <p class="text-[14px]">{m.practice_best({ count: scores.length, score: number(best, 0) })}</p>
-    <ol class="mt-1 flex h-20 items-end gap-1" aria-label={m.practice_last()}>
-      {#each last as round (round.id)}
-        <li class="flex h-full max-w-9 min-w-4 flex-1 flex-col items-center justify-end text-[13px]" title={day(round.playedAt)}>
-          {number(round.score, 0)}
-          <span class="w-full rounded-t-sm {round.score === best ? 'bg-leaf' : 'bg-crust'}" style:height="{Math.max(round.score * 0.7, 2)}%"
-          ></span>
-        </li>
-      {/each}
-    </ol>
+{#if rows.length > 0}
+  <section
+    class="mt-3 grid gap-x-8 gap-y-2 border-t-2 border-rim-soft pt-2 md:grid-cols-2"
+    aria-label={m.practice_scores()}
+    data-testid="practice-scores"
+  >
+    {#each rows as row (row.id)}
+      <div data-trained={row.id}>
+        <h2 class="text-[15px] font-bold">{row.name}</h2>
+        <p class="text-[14px]">{m.practice_best({ count: row.count, score: number(row.best, 0) })}</p>
+        <ol class="mt-1 flex h-20 items-end gap-1" aria-label={m.practice_last()}>
+          {#each row.last as round (round.id)}
+            <li
+              class="flex h-full max-w-9 min-w-4 flex-1 flex-col items-center justify-end text-[13px]"
+              title="{day(round.day)}, {m.practice_at_level({ level: number(round.level ?? 1, 0) })}"
+            >
+              {number(round.mark, 0)}
+              <span
+                class="w-full rounded-t-sm {round.mark === row.best ? 'bg-leaf' : 'bg-crust'}"
+                style:height="{Math.max(round.mark * 0.7, 2)}%"
+              ></span>
+            </li>
+          {/each}
+        </ol>
+      </div>
+    {/each}
   </section>
 {/if}

@@ -13,8 +13,8 @@
   import { troubleWords } from "../../words/trouble";
   import RecipeLine from "./RecipeLine.svelte";
 
-  /** A recipe from elsewhere as a bread: what was understood, and what the cook has to settle. */
-  let { file, onclose }: { file: File; onclose: () => void } = $props();
+  /** A recipe from elsewhere as a bread, out of a file or pasted as text: what was understood, and what the cook has to settle. */
+  let { file, onclose }: { file?: File; onclose: () => void } = $props();
   const MOST_BYTES = 900_000;
   let read = $state.raw<RecipeRead | null>(null);
   let name = $state("");
@@ -31,11 +31,29 @@
   const unsettled = $derived(read?.lines.filter((l) => open(l.trouble)).length ?? 0);
   const understood = $derived(read?.steps.filter((s) => s.told !== "nothing") ?? []);
   const words = $derived(read?.steps.filter((s) => s.told === "nothing") ?? []);
-  const toldName: Record<string, () => string> = { rest: m.told_rest, across: m.told_across, heat: m.told_heat };
+  const toldName: Record<string, () => string> = {
+    rest: m.told_rest,
+    across: m.told_across,
+    heat: m.told_heat,
+    sides: m.told_sides,
+    pieces: m.told_pieces,
+  };
 
-  void begin();
+  let pasted = $state("");
+  // svelte-ignore state_referenced_locally
+  if (file) void begin(file);
 
-  async function begin() {
+  async function take() {
+    if (new Blob([pasted]).size > MOST_BYTES) {
+      problem = m.recipe_too_big({ size: number(pasted.length / 1e6, 1) });
+      return;
+    }
+    [text, settled] = [pasted, []];
+    await ask();
+    if (read) name = read.name || m.new_bread_name();
+  }
+
+  async function begin(file: File) {
     if (file.size > MOST_BYTES) {
       problem = m.recipe_too_big({ size: number(file.size / 1e6, 1) });
       return;
@@ -82,6 +100,12 @@
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
     <Dialog.Content class="tray fixed inset-x-3 top-[5vh] z-50 mx-auto flex max-h-[90vh] max-w-3xl flex-col p-5">
       <Dialog.Title class="mb-2 text-title leading-none font-bold">{m.recipe_title()}</Dialog.Title>
+      {#if !file && !read}
+        <label class="grid min-h-0 flex-1 gap-1"
+          >{m.recipe_paste_how()}
+          <textarea class="field min-h-[40vh] w-full py-2" data-testid="pasted" bind:value={pasted}></textarea></label
+        >
+      {/if}
       {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
       <Trouble {trouble} />
       {#if read}
@@ -100,7 +124,7 @@
           {#if understood.length}
             <h3 class="mt-3 font-bold">{m.recipe_told()}</h3>
             <ul>
-              {#each understood as s (s.text)}
+              {#each understood as s (s.told)}
                 <li class="border-b border-line py-1">
                   <b class="text-leaf">✓ {toldName[s.told]?.()} {s.figure ? amount(s.figure.value, s.figure.unit) : ""}</b>
                   <span class="block text-[14px] text-mute">{s.text}</span>
@@ -122,6 +146,10 @@
         {#if unsettled}<p class="mt-2 font-semibold text-chilli" role="status">▲ {m.recipe_unsettled({ count: unsettled })}</p>{/if}
       {/if}
       <div class="mt-3 flex flex-wrap gap-2">
+        {#if !file && !read}<button class="button strong flex-1" disabled={!pasted.trim()} onclick={() => void take()}
+            >{m.recipe_read()}</button
+          >{/if}
+        {#if !file && read}<button class="button" onclick={() => (read = null)}>{m.recipe_text_again()}</button>{/if}
         {#if read?.spec}<button
             class="button strong flex-1"
             disabled={unsettled > 0 || read.refusals.length > 0 || !name.trim()}

@@ -1,6 +1,6 @@
 import { all } from "../../api/fetched.svelte";
 import { call, type Trouble } from "../../api/call";
-import { ANSWERED_WITHIN_MS, api } from "../../api/client";
+import { api, sendFile } from "../../api/client";
 import type { BreadView } from "../../api/types";
 import { save } from "../../files/files";
 import { cardSteps } from "../../words/card";
@@ -9,7 +9,7 @@ import { cardSteps } from "../../words/card";
 export async function saveRecipe(bread: BreadView): Promise<Trouble | null> {
   const { data, trouble } = await all(
     call(async () => {
-      const response = await fetch(`/api/files/recipes/${bread.id}`, { signal: AbortSignal.timeout(ANSWERED_WITHIN_MS) });
+      const response = await sendFile(`/api/files/recipes/${bread.id}`);
       const name = /filename="?([^";]+)/.exec(response.headers.get("content-disposition") ?? "")?.[1] ?? "recipe.jsonld";
       return { data: { name, recipe: response.ok ? ((await response.json()) as object) : {} }, response };
     }),

@@ -190,7 +190,8 @@
       <h1 class="text-title font-bold">{m.no_service()}</h1>
       <a class="act mt-4 inline-flex" href="#/stove">{m.to_the_stoves()}</a>
     </div>
-  {:else if view && sheet}
+  {:else if view && sheet && awake.kept !== null}
+    <!-- What the header says is known by now: on a narrow screen a word more would move the pans from under the finger. -->
     <header>
       <h1 class="min-w-0 truncate text-[20px] font-bold">{view.name}</h1>
       <span class="chip" data-testid="done"

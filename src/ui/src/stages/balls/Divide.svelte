@@ -1,6 +1,6 @@
 <script lang="ts">
   import { call, callFile } from "../../api/call";
-  import { api, WORKED_WITHIN_MS } from "../../api/client";
+  import { api, sendFile } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import { listenToScale } from "../../api/instruments.svelte";
   import type { BadLine, BatchSheet, ScaleState } from "../../api/types";
@@ -73,7 +73,7 @@
   async function readTray(file: File) {
     const headers = { "content-type": "text/csv" };
     const { data: read, trouble } = await callFile<{ weighed?: number[]; bad?: BadLine[] }>(() =>
-      fetch("/api/files/balls", { method: "POST", headers, body: file, signal: AbortSignal.timeout(WORKED_WITHIN_MS) }),
+      sendFile("/api/files/balls", { method: "POST", headers, body: file }),
     );
     bad = read?.bad ?? [];
     problem = trouble ? troubleWords(trouble) : bad.length ? m.file_none_taken() : "";

@@ -69,7 +69,13 @@
       what === "pin" ? undefined : `${what} of ${part} ${index}`,
     );
   }
-  const put = (grams: number) => edit((sheet, portion) => setGrams(spec, sheet, portion, grams * sheet.dough.lots.count), "grams");
+  const put = (grams: number, packing?: number) =>
+    edit((sheet, portion) => {
+      setGrams(spec, sheet, portion, grams * sheet.dough.lots.count);
+      if (portion.part !== "flour") return;
+      if (packing === undefined) delete spec.dough.cups;
+      else spec.dough.cups = { packing, allMeasured: false };
+    }, "grams");
   const takeWhatFits = (most: number) =>
     batch.change(() => fixed && Object.assign(fixed, { [refusal?.field.endsWith("mass") ? "mass" : "share"]: Math.floor(most * 10) / 10 }));
 </script>

@@ -25,6 +25,12 @@
     ["people", m.start_people],
   ];
   const liquid = $derived(sheet.dough.start.liquidId ? shortName(sheet.dough.start.liquidId) : m.start_liquid());
+  // Cups nobody has said the filling of are remembered with the flour they measured.
+  function setFlour(flour: number, packing?: number) {
+    start.flour = flour;
+    if (packing === undefined) delete spec.dough.cups;
+    else spec.dough.cups = { packing, allMeasured: false };
+  }
   const refusal = $derived(batch.refusalOf("start.pieces", "start.flour", "start.liquid", "start.filling", "start.people", "start.makes"));
 </script>
 
@@ -47,15 +53,40 @@
     {/each}
   </RadioGroup.Root>
   <p class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1" data-testid="start">
-    {#snippet figure(label: string, field: string, value: number, unit: string, places: number, set: (v: number) => void)}
+    {#snippet figure(
+      label: string,
+      field: string,
+      value: number,
+      unit: string,
+      places: number,
+      set: (v: number, packing?: number) => void,
+      of?: string,
+    )}
       <span class="flex items-center gap-1.5"
-        ><span class="text-mute">{label}</span><Share wide {label} {field} {value} {unit} {places} onchange={set} /></span
+        ><span class="text-mute">{label}</span><Share
+          wide
+          {label}
+          {field}
+          {value}
+          {unit}
+          {places}
+          {...of ? { of } : {}}
+          onchange={set}
+        /></span
       >
     {/snippet}
     {#if question === "flour"}
-      {@render figure(m.figure_flour(), "start.flour", start.flour, "g", 0, (v) => (start.flour = v))}
+      {@render figure(m.figure_flour(), "start.flour", start.flour, "g", 0, setFlour, spec.dough.flours[0]?.id)}
     {:else if question === "liquid"}
-      {@render figure(m.figure_liquid({ item: liquid }), "start.liquid", start.liquid, "g", 0, (v) => (start.liquid = v))}
+      {@render figure(
+        m.figure_liquid({ item: liquid }),
+        "start.liquid",
+        start.liquid,
+        "g",
+        0,
+        (v) => (start.liquid = v),
+        sheet.dough.start.liquidId ?? undefined,
+      )}
     {:else if question === "filling" && sheet.filling}
       <button class="button plain !px-0 underline" onclick={() => (batch.open = "filling")}
         >{m.follows_filling({ mass: amount(sheet.filling.balance.made, "g"), each: amount(sheet.filling.balance.each, "g") })}</button

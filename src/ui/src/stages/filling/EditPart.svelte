@@ -26,7 +26,16 @@
           ><Trash2 size={18} aria-hidden="true" /></button
         >{/if}
     </dl>
-    <Dial label={m.mass_in()} field="{path}.mass" value={part.mass} step={10} unit="g" to={3000} onchange={(v) => (part.mass = v)} />
+    <Dial
+      label={m.mass_in()}
+      field="{path}.mass"
+      of={part.id}
+      value={part.mass}
+      step={10}
+      unit="g"
+      to={3000}
+      onchange={(v) => (part.mass = v)}
+    />
     <Dial label={m.trim_loss()} field="{path}.trim" value={part.trim} step={1} unit="%" to={60} onchange={(v) => (part.trim = v)} />
   </div>
 </div>

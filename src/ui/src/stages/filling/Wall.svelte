@@ -5,6 +5,7 @@
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
+  import Pick from "../../parts/Pick.svelte";
   import Figure from "../../parts/Figure.svelte";
   import { amount, number } from "../../words/format";
   import { parcelName, tearName } from "../../words/names";
@@ -59,6 +60,23 @@
       to={400}
       onchange={(v) => (spec.roll.diameter = v)}
     />
+    <Dial
+      label={m.drops_inside()}
+      field="filling.wall.drops.mass"
+      of={wall.drops?.fat ?? spec.sheet.fat}
+      value={wall.drops?.mass ?? 0}
+      step={0.5}
+      unit="g"
+      to={6}
+      onchange={(mass) => {
+        if (mass > 0) wall.drops = { fat: wall.drops?.fat ?? spec.sheet.fat, mass };
+        else delete wall.drops;
+      }}
+    />
+    {#if wall.drops}
+      {@const drops = wall.drops}
+      <Pick label={m.fat()} field="filling.wall.drops.fat" value={drops.fat} onchange={(id) => (drops.fat = id)} />
+    {/if}
   </div>
   <div>
     <ParcelPicture filling={sheet.filling!} />

@@ -1,13 +1,11 @@
 <script lang="ts">
-  import type { Finish, HoldIn } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
-  import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
   import Gauge from "../../parts/Gauge.svelte";
   import Pick from "../../parts/Pick.svelte";
-  import { amount, leaves } from "../../words/format";
-  import { finishName, holdName, shortName } from "../../words/names";
+  import { amount } from "../../words/format";
+  import { shortName } from "../../words/names";
   import FatBar from "../FatBar.svelte";
   import type { StageProps } from "../props";
 
@@ -15,8 +13,6 @@
   const pan = $derived(sheet.pan);
   const smoke = $derived(pan.heat.smokePoint ?? 300);
   const watch = $derived(pan.heat.smokeWatchFrom ?? smoke);
-  const finishes = (Object.keys(finishName) as Finish[]).map((value) => ({ value, label: finishName[value]() }));
-  const holds = (Object.keys(holdName) as HoldIn[]).map((value) => ({ value, label: holdName[value]() }));
 </script>
 
 <div class="grid gap-x-7 gap-y-3 sm:grid-cols-2">
@@ -24,6 +20,7 @@
   <Dial
     label={m.fat_per_side()}
     field="pan.fatPerSide"
+    of={spec.pan.fat}
     value={spec.pan.fatPerSide}
     step={0.5}
     unit="g"
@@ -77,37 +74,5 @@
       {m.fat_of_piece({ share: amount(pan.fat.share, "%"), energy: amount(pan.fat.energy, "kcal") })}
       {#if pan.fat.left > 0.05}{m.fat_left({ mass: amount(pan.fat.left, "g") })}{/if}
     </p>
-  </div>
-</div>
-<div class="mt-2 grid gap-x-7 gap-y-3 border-t-2 border-line pt-2 sm:grid-cols-2">
-  <div>
-    <Choice label={m.finish()} value={spec.pan.finish ?? "none"} options={finishes} onchange={(v) => (spec.pan.finish = v)} />
-    <p class="mt-1.5 text-[15px]" data-testid="finish">
-      {m.finish_usual({ finish: finishName[pan.finish.usual]() })}
-      {#if !pan.program.failure && (spec.pan.finish ?? "none") !== "none"}{m.finish_within({
-          time: amount(pan.finish.within, "s"),
-          leaves: leaves(pan.finish.leaves),
-        })}{/if}
-    </p>
-  </div>
-  <div class="grid content-start gap-2">
-    <Choice label={m.hold()} value={spec.pan.hold ?? "cloth"} options={holds} onchange={(v) => (spec.pan.hold = v)} />
-    <Dial
-      label={m.hold_for()}
-      field="pan.holdFor"
-      value={spec.pan.holdFor ?? pan.hold.for}
-      step={5}
-      places={0}
-      unit="min"
-      to={120}
-      good={{ least: 0, most: pan.hold.soft }}
-      onchange={(v) => (spec.pan.holdFor = v)}
-    />
-    {#if !pan.program.failure}<p class="text-[15px]" data-testid="hold">
-        {m.hold_soft({ time: amount(pan.hold.soft, "min"), then: amount(pan.hold.then, "°C") })}
-        {pan.hold.reheat == null
-          ? m.reheat_not()
-          : m.reheat_in({ time: amount(pan.hold.reheat, "s"), heat: amount(pan.hold.reheatTo, "°C") })}
-      </p>{/if}
   </div>
 </div>

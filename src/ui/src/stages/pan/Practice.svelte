@@ -6,14 +6,18 @@
   import { changes } from "../../api/changes.svelte";
   import { call, type Trouble as Why } from "../../api/call";
   import { api } from "../../api/client";
+  import { Fetched } from "../../api/fetched.svelte";
   import type { PracticePlay } from "../../api/types";
   import { newId } from "../../ids";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
   import { colourName, darkName, flameName, panName } from "../../words/names";
+  import Level from "../Level.svelte";
   import type { StageProps } from "../props";
   import Face from "./Face.svelte";
+  import Pinch from "./Pinch.svelte";
+  import ScoreCurve from "./ScoreCurve.svelte";
   import { tintOf } from "./tint";
 
   // A bench of its own lot: the batch is not asked.
@@ -36,21 +40,30 @@
   const frame = $derived(play?.frames[Math.min(second - play.from, play.frames.length - 1)]);
   const end = $derived(play?.end);
   const events = $derived(end ? [...turns, second] : turns);
-  const tried = $derived([...new Set((end?.elseWise ?? []).map((e) => e.by))].toSorted((a, b) => a - b));
+  const levels = [m.practice_level_1, m.practice_level_2, m.practice_level_3, m.practice_level_4, m.practice_level_5];
+  const standing = new Fetched(() => call(() => api.GET("/api/practice/standing")));
+  $effect(() => {
+    void changes.of("practice");
+    void standing.fetch();
+  });
+  // Nothing until the cook has said what the pan is taken for.
+  let guess = $state<number | null>(null);
   const eventName = (i: number) => (i === events.length - 1 ? m.practice_lift() : m.practice_turn_number({ number: i + 1 }));
 
   async function ask(lift?: number) {
     busy = true;
-    const body = { seed: play?.task.seed ?? seed(), turns, ...(lift != null && { lift }) };
+    const body = { ...round(), turns, ...(lift != null && { lift }) };
     const { data, trouble: why } = await call(() => api.POST("/api/practice", { body }));
     play = data ?? play;
     trouble = why;
     busy = false;
   }
+  // A level that was reached meanwhile is for the next round.
+  const round = () => ({ seed: play?.task.seed ?? seed(), ...(play && { level: play.task.level }), ...(guess != null && { guess }) });
   const seed = () => crypto.getRandomValues(new Uint32Array(1))[0]! >>> 1;
   async function deal() {
     stop();
-    [play, turns, second, unkept, id] = [null, [], 0, null, newId()];
+    [play, turns, second, unkept, guess, id] = [null, [], 0, null, null, newId()];
     await ask();
   }
   function lay() {
@@ -84,7 +97,7 @@
     await keepScore();
   }
   async function keepScore() {
-    const body = { seed: play!.task.seed, turns, lift: second, id };
+    const body = { ...round(), turns, lift: second, id };
     ({ trouble: unkept } = await call(() => api.POST("/api/practice/scores", { body })));
     changes.tell("practice");
   }
@@ -93,6 +106,7 @@
 </script>
 
 <Trouble {trouble} again={() => ask()} />
+{#if standing.data}<Level standing={standing.data.pan} words={levels} />{/if}
 {#if play}
   {@const task = play.task}
   <p class="mb-2 text-[17px]" data-testid="task">
@@ -103,16 +117,18 @@
         ? m.practice_frozen({ thick: amount(task.thickness, "mm") })
         : task.chilled
           ? m.practice_chilled({ thick: amount(task.thickness, "mm") })
-          : m.practice_fresh({ thick: amount(task.thickness, "mm") }),
+          : task.stuffed
+            ? m.practice_stuffed({ thick: amount(task.thickness, "mm") })
+            : m.practice_fresh({ thick: amount(task.thickness, "mm") }),
       colour: colourName[task.wanted]().toLowerCase(),
     })}
-    {task.fat ? m.practice_fat() : m.practice_dry()}
+    {task.roasting === "oneTurn" ? m.practice_one_turn() : task.fat ? m.practice_fat() : m.practice_dry()}
   </p>
   {#if end}
     <div class="grid gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,260px)_minmax(0,1fr)]" data-testid="practice-end">
       <div class="grid content-start gap-2">
         <p class="font-head text-[64px] leading-none font-bold" data-testid="score">
-          {number(end.score, 0)}<span class="text-[21px]">&nbsp;{m.of_hundred()}</span>
+          {number(end.marks.score, 0)}<span class="text-[21px]">&nbsp;{m.of_hundred()}</span>
         </p>
         <div class="grid grid-cols-2 gap-2">
           <Face dark={end.first} seed={1} label={darkName(end.first)} />
@@ -134,34 +150,27 @@
         <p class="text-[15px]">
           {end.cooked ? m.cut_through() : m.cut_raw()}
           {m.practice_was({ pan: amount(end.pan, "°C"), lost: amount(end.lost, "%") })}
+          {#if guess != null}{m.practice_guessed({ guess: amount(guess, "°C") })}{/if}
         </p>
+        <dl class="grid grid-cols-2 gap-x-4 text-[15px]" data-testid="marks">
+          {#each [[m.trained_colour(), end.marks.colour], [m.trained_done(), end.marks.done], [m.trained_turn(), end.marks.turned], [m.trained_heat(), end.heat]] as const as [name, mark] (name)}
+            {#if mark != null}<dt>{name}</dt>
+              <dd class="text-end font-bold">{number(mark, 0)}</dd>{/if}
+          {/each}
+        </dl>
         <Trouble trouble={unkept} again={keepScore} />
       </div>
       <div class="grid content-start gap-3">
-        <section aria-labelledby="else-head">
+        <section class="grid gap-1" aria-labelledby="else-head">
           <h2 id="else-head" class="text-[15px] font-bold">{m.else_head()}</h2>
-          <table class="w-full text-[15px]">
-            <thead
-              ><tr class="text-[13px] text-mute"
-                ><th></th>{#each tried as by (by)}<th class="font-normal"
-                    >{by < 0 ? m.seconds_sooner({ by: number(-by, 0) }) : m.seconds_later({ by: number(by, 0) })}</th
-                  >{/each}</tr
-              ></thead
-            >
-            <tbody>
-              {#each events as at, i (i)}
-                <tr>
-                  <th class="text-start font-normal">{eventName(i)}, {amount(at, "s")}</th>
-                  {#each tried as by (by)}
-                    {@const what = end.elseWise.find((e) => e.event === i && e.by === by)}
-                    <td class="text-center font-semibold {what && what.score > end.score ? 'text-leaf' : ''}"
-                      >{what ? `${what.score > end.score ? "▲ " : what.score < end.score ? "▼ " : ""}${number(what.score, 0)}` : "–"}</td
-                    >
-                  {/each}
-                </tr>
-              {/each}
-            </tbody>
-          </table>
+          {#each end.curves as curve (curve.event)}
+            <ScoreCurve
+              {curve}
+              name={eventName(curve.event)}
+              end={Math.max(...end.curves.map((c) => c.from + c.scores.length))}
+              scores={[Math.min(...end.curves.flatMap((c) => c.scores)), Math.max(...end.curves.flatMap((c) => c.scores))]}
+            />
+          {/each}
         </section>
         <p class="text-[15px]">
           {end.advised.length > 0 ? m.practice_advised({ stays: end.advised.map((s) => number(s, 0)).join(" + ") }) : m.practice_hopeless()}
@@ -204,6 +213,7 @@
             >
           </div>
         {:else}
+          <Pinch seconds={task.pinch} {quick} times={QUICK} bind:guess />
           <button class="button strong !min-h-16 text-[19px]" onclick={lay}>{m.practice_lay()}</button>
           <button class="button" onclick={deal}><Dices size={18} aria-hidden="true" />{m.practice_other()}</button>
         {/if}

@@ -1,0 +1,2 @@
+/** The version these pages are of. */
+declare const __VERSION__: string;

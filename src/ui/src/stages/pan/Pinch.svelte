@@ -1,0 +1,55 @@
+<script lang="ts">
+  import { onDestroy } from "svelte";
+  import { m } from "../../paraglide/messages";
+  import { amount, number } from "../../words/format";
+  import { tintOf } from "./tint";
+
+  /** A pinch of flour on the empty pan: the sooner it goes gold, the hotter the pan. The cook says how hot. */
+  interface Props {
+    seconds: number;
+    quick: boolean;
+    times: number;
+    guess: number | null;
+  }
+  let { seconds, quick, times, guess = $bindable() }: Props = $props();
+  const id = $props.id();
+  let lain = $state(0);
+  let timer: ReturnType<typeof setInterval> | undefined;
+  const TICK_MS = 100;
+  function pinch() {
+    clearInterval(timer);
+    lain = 0;
+    timer = setInterval(() => {
+      lain += (TICK_MS / 1000) * (quick ? times : 1);
+      if (lain > 2.5 * seconds) clearInterval(timer);
+    }, TICK_MS);
+  }
+  onDestroy(() => clearInterval(timer));
+</script>
+
+<div class="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1" data-testid="pinch">
+  <button class="button" onclick={pinch}>
+    <span
+      class="size-6 rounded-full border-2 border-rim-soft"
+      style:background={lain > 0 ? tintOf(lain / seconds) : "transparent"}
+      aria-hidden="true"
+    ></span>{m.practice_pinch()}
+  </button>
+  <span class="text-[15px]"
+    >{lain > 0 ? (lain >= seconds ? m.practice_pinch_gold() : m.practice_pinch_pale()) : m.practice_pinch_how()}</span
+  >
+  <label for={id} class="col-span-2 flex justify-between text-[15px]"
+    ><span>{m.practice_guess()}</span><b>{guess == null ? "?" : amount(guess, "°C")}</b></label
+  >
+  <input
+    {id}
+    class="col-span-2 h-11 w-full accent-rim"
+    type="range"
+    min="160"
+    max="260"
+    step="5"
+    value={guess ?? 210}
+    aria-valuetext={guess == null ? m.practice_not_guessed() : `${number(guess, 0)} °C`}
+    oninput={(e) => (guess = e.currentTarget.valueAsNumber)}
+  />
+</div>
