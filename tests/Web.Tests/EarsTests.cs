@@ -52,6 +52,20 @@ public sealed class EarsTests : IDisposable
     }
 
     [Fact]
+    public async Task At_a_terminal_it_is_typed_twice_and_a_wrong_letter_can_be_taken_back()
+    {
+        const string set = "--set-passphrase";
+        Assert.Contains("8 to 200", await servers.AtTerminal(["short"], set, "true"), StringComparison.Ordinal);
+        Assert.Contains("not the same", await servers.AtTerminal([Words, Words + "s"], set, "true"), StringComparison.Ordinal);
+        Assert.Contains("is set", await servers.AtTerminal([Words + "x\u007f", Words], set, "true"), StringComparison.Ordinal);
+
+        var (_, _, there) = await servers.StartOnNetwork(Lan);
+        using var anything = new HttpClientHandler { ServerCertificateCustomValidationCallback = HttpClientHandler.DangerousAcceptAnyServerCertificateValidator };
+        using var screen = await Stranger(there, anything);
+        Assert.Equal(HttpStatusCode.OK, (await screen.PostAsJsonAsync("/api/door/passphrase", new { passphrase = Words, name = "Tablet", kind = "all" })).StatusCode);
+    }
+
+    [Fact]
     public async Task Nobody_is_let_in_before_a_passphrase_is_set_and_one_that_is_set_by_command_is_heard_at_once()
     {
         var (_, here, there) = await servers.StartOnNetwork(Lan);

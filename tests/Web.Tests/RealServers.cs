@@ -1,3 +1,4 @@
+using System.Text;
 using System.Diagnostics;
 
 namespace Ystrata.Web.Tests;
@@ -94,6 +95,36 @@ public sealed class RealServers : IDisposable
         var said = await server.StandardError.ReadToEndAsync().WaitAsync(Patience);
         await server.WaitForExitAsync().WaitAsync(Patience);
         return said;
+    }
+
+    /// <summary>Starts one at a terminal, where somebody answers each of its questions as it is asked, and gives all that stood there.</summary>
+    public async Task<string> AtTerminal(string[] answers, params string[] more)
+    {
+        var told = With(more);
+        var info = new ProcessStartInfo("script") { RedirectStandardOutput = true, RedirectStandardInput = true };
+        info.ArgumentList.Add("-qefc");
+        info.ArgumentList.Add($"'{told.FileName}' {string.Join(' ', told.ArgumentList.Select(word => $"'{word}'"))}");
+        info.ArgumentList.Add("/dev/null");
+        using var terminal = Process.Start(info)!;
+        var there = new StringBuilder();
+        var letter = new char[1];
+        foreach (var answer in answers)
+        {
+            // A question ends with a colon and a space.
+            var from = there.Length;
+            while (!there.ToString(from, there.Length - from).EndsWith(": ", StringComparison.Ordinal))
+            {
+                Assert.Equal(1, await terminal.StandardOutput.ReadAsync(letter.AsMemory()).AsTask().WaitAsync(Patience));
+                there.Append(letter[0]);
+            }
+
+            await terminal.StandardInput.WriteAsync(answer + "\r");
+            await terminal.StandardInput.FlushAsync();
+        }
+
+        there.Append(await terminal.StandardOutput.ReadToEndAsync().WaitAsync(Patience));
+        await terminal.WaitForExitAsync().WaitAsync(Patience);
+        return there.ToString();
     }
 
     /// <summary>Asks one to end, and waits until it has.</summary>

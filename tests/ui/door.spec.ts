@@ -27,7 +27,7 @@ async function networked(more: string[]): Promise<Kitchen> {
 
 /** A kitchen that listens to the network, and pages of tablets that are told to take its certificate. */
 const test = base.extend<{ lan: Kitchen; tablet: () => Promise<Page> }>({
-  expectErrors: [/status of 4\d\d|ERR_HTTP2|ERR_CONNECTION|ERR_INCOMPLETE/, { option: true }],
+  expectErrors: /status of 4\d\d|ERR_HTTP2|ERR_CONNECTION|ERR_INCOMPLETE/,
   // eslint-disable-next-line no-empty-pattern
   lan: async ({}, use) => {
     const server = await networked(["--bind", "127.0.0.1"]);

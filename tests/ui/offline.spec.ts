@@ -1,3 +1,6 @@
+import { readFileSync } from "node:fs";
+import { createServer, get } from "node:http";
+import { join } from "node:path";
 import { expect, ownLine, test } from "./kitchen";
 import { startServer } from "./server.mjs";
 import { begin } from "./service";
@@ -72,6 +75,43 @@ test("after an update the page says that a newer version is here, and takes it w
   await page.getByRole("button", { name: "Take it" }).click();
   await expect(page.getByTestId("version")).toHaveText(/Ystrata \d/);
   await expect(page.getByText("A newer version of Ystrata is here.")).toHaveCount(0);
+});
+
+test("pages that are kept of one version give way to those of the next, once and for all", async ({ kitchen, page }) => {
+  await expect.poll(() => kept(page)).toBeGreaterThan(0);
+  await kitchen.stop();
+  // The next version: the same pages under another title, and a worker that knows it, before a kitchen that is else the same.
+  const pages = join(import.meta.dirname, "../../src/Web/wwwroot");
+  const read = (file: string) => readFileSync(join(pages, file), "utf8");
+  const next: Record<string, [string, string]> = {
+    "/index.html": ["text/html", read("index.html").replace("<head>", '<head><meta name="generator" content="the next" />')],
+    "/sw.js": ["text/javascript", read("sw.js").replace(/(\{"url":"\/index.html","revision":")[^"]+/, "$1next")],
+  };
+  const again = await startServer({ data: kitchen.data });
+  const before = createServer((request, answer) => {
+    const [type, text] = next[new URL(request.url!, kitchen.address).pathname.replace(/\/$/, "/index.html")] ?? [];
+    if (type) return void answer.writeHead(200, { "content-type": type }).end(text);
+    const on = get(again.address + request.url, { method: request.method, headers: request.headers }, (from) => {
+      answer.writeHead(from.statusCode!, from.headers);
+      from.pipe(answer);
+    });
+    on.on("error", () => answer.destroy());
+  });
+  await new Promise<void>((done) => before.listen(Number(new URL(kitchen.address).port), "127.0.0.1", done));
+
+  const generator = page.locator("meta[name=generator]");
+  await page.goto(`${kitchen.address}/#/larder`);
+  await page.reload();
+  // What was kept opens at once; the next is fetched beside it and says so.
+  await expect(page.getByText("A newer version of Ystrata is here.")).toBeVisible();
+  await page.getByRole("button", { name: "Take it" }).click();
+  await expect(generator).toHaveAttribute("content", "the next");
+  await expect(page.getByText("A newer version of Ystrata is here.")).toHaveCount(0);
+  before.closeAllConnections();
+  before.close();
+  await again.stop();
+  await page.reload();
+  await expect(generator).toHaveAttribute("content", "the next");
 });
 
 test("it can be laid on a tablet's own screen", async ({ kitchen, page, request }) => {
