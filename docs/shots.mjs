@@ -24,8 +24,13 @@ const stage = (bread, name) => async (page) => {
 const clock = (bread) => async (page) => {
   await stage(bread, "Clock")(page);
   await page.getByTestId("lanes").waitFor();
-  await page.locator('input[type="datetime-local"]').fill(`${new Date(Date.now() + 24 * 3600_000).toISOString().slice(0, 11)}18:30`);
-  await page.locator('input[type="datetime-local"]').blur();
+  const day = new Date(Date.now() + 24 * 3600_000).toISOString().slice(0, 10).split("-").toReversed().join("");
+  const field = page.getByRole("group", { name: "On the table at" }).first();
+  await field.getByRole("spinbutton", { name: /^day/ }).click();
+  await page.keyboard.type(day);
+  await field.getByRole("spinbutton", { name: /^hour/ }).click();
+  await page.keyboard.type("1830");
+  await page.keyboard.press("Enter");
   await page.getByTestId("table-hour").getByText("18:30").or(page.getByText("table 18:30")).first().waitFor();
   await page.getByTestId("what-ifs").getByRole("listitem").nth(5).waitFor();
 };

@@ -3,7 +3,7 @@ import type { Page } from "@playwright/test";
 import { type Bench, expect, refusedRequests, test } from "./kitchen";
 
 const day = 24 * 3600_000;
-const tomorrow = (time: string) => `${new Date(Date.now() + day).toISOString().slice(0, 11)}${time}`;
+const tomorrow = (time: string) => new Date(`${new Date(Date.now() + day).toISOString().slice(0, 11)}${time}Z`);
 
 async function openClock(bench: Bench, page: Page, bread = "Night-crew squares") {
   await bench.pick(bread);
@@ -11,7 +11,7 @@ async function openClock(bench: Bench, page: Page, bread = "Night-crew squares")
   await page.getByTestId("lanes").waitFor();
 }
 
-const table = (page: Page) => page.locator('input[type="datetime-local"]');
+const TABLE = "On the table at";
 const figure = (page: Page, label: string) =>
   page
     .getByTestId("clock-figures")
@@ -22,8 +22,7 @@ const minutes = (hour: string) => Number(hour.slice(0, 2)) * 60 + Number(hour.sl
 
 test("the hours run down the column, in the order of the work, to the table", async ({ bench, page }) => {
   await openClock(bench, page);
-  await table(page).fill(tomorrow("18:30"));
-  await table(page).blur();
+  await bench.setMoment(TABLE, tomorrow("18:30"));
   await expect(page.getByTestId("table-hour")).toHaveText("table 18:30");
   const hours = (await page.locator(".hour").allInnerTexts()).filter(Boolean);
 
@@ -34,12 +33,10 @@ test("the hours run down the column, in the order of the work, to the table", as
 
 test("a later table moves everything by as much", async ({ bench, page }) => {
   await openClock(bench, page);
-  await table(page).fill(tomorrow("18:30"));
-  await table(page).blur();
+  await bench.setMoment(TABLE, tomorrow("18:30"));
   await expect(page.getByTestId("table-hour")).toHaveText("table 18:30");
   const before = minutes(await figure(page, "Begin").innerText());
-  await table(page).fill(tomorrow("19:15"));
-  await table(page).blur();
+  await bench.setMoment(TABLE, tomorrow("19:15"));
   await expect(page.getByTestId("table-hour")).toHaveText("table 19:15");
 
   await expect.poll(async () => minutes(await figure(page, "Begin").innerText())).toBe(before + 45);
@@ -47,8 +44,7 @@ test("a later table moves everything by as much", async ({ bench, page }) => {
 
 test("the table is dragged on the lanes, and moved by keys", async ({ bench, page }) => {
   await openClock(bench, page);
-  await table(page).fill(tomorrow("18:30"));
-  await table(page).blur();
+  await bench.setMoment(TABLE, tomorrow("18:30"));
   await expect(page.getByTestId("table-hour")).toHaveText("table 18:30");
   const handle = page.getByRole("slider", { name: "On the table at" });
   await handle.focus();
@@ -100,8 +96,7 @@ test("too late to begin is said by how much, and what would do is marked", async
   // Half an hour less than it takes.
   const lead = (await page.getByText(/in all/).innerText()).match(/(\d+) h (\d+)/)!;
   const at = Date.now() + (Number(lead[1]) * 60 + Number(lead[2]) - 30) * 60_000;
-  await table(page).fill(new Date(at).toISOString().slice(0, 16));
-  await table(page).blur();
+  await bench.setMoment(TABLE, new Date(at));
 
   await expect(page.locator('[data-breach="late"]')).toContainText(/That is (29|30|31) min too late to begin\./);
   await expect(page.locator('[data-what="shorterRests"]')).toContainText("would do");
@@ -110,8 +105,7 @@ test("too late to begin is said by how much, and what would do is marked", async
 
 test("a table that has gone by is said to have", async ({ bench, page }) => {
   await openClock(bench, page);
-  await table(page).fill(new Date(Date.now() - 3 * 3600_000).toISOString().slice(0, 16));
-  await table(page).blur();
+  await bench.setMoment(TABLE, new Date(Date.now() - 3 * 3600_000));
 
   await expect(page.locator('[data-breach="tableGone"]')).toContainText(/went by 3 h|went by 1(79|80|81) min/);
 });
@@ -119,11 +113,10 @@ test("a table that has gone by is said to have", async ({ bench, page }) => {
 test("as soon as can be needs no table, and a start has its own", async ({ bench, page }) => {
   await openClock(bench, page);
   await page.getByRole("radio", { name: "Soonest" }).click();
-  await expect(table(page)).toHaveCount(0);
+  await expect(page.getByRole("group", { name: TABLE })).toHaveCount(0);
   await expect(page.getByRole("slider", { name: "On the table at" })).toHaveCount(0);
   await page.getByRole("radio", { name: "From a start" }).click();
-  await table(page).fill(tomorrow("09:00"));
-  await table(page).blur();
+  await bench.setMoment("Begin at", tomorrow("09:00"));
   await expect(figure(page, "Begin")).toHaveText(/^09:00/);
 });
 
@@ -139,7 +132,7 @@ test("coils go to the fridge overnight", async ({ bench, page }) => {
 test("another bread shares hands and pans; how many of it has its bounds", async ({ bench, page }) => {
   await openClock(bench, page);
   await page.getByRole("tab", { name: "Hands and pans" }).click();
-  await page.getByRole("combobox", { name: "Add a bread" }).selectOption({ label: "Landing rounds" });
+  await bench.choose("Add a bread", "Landing rounds");
   const count = page.getByRole("textbox", { name: "Pieces of Landing rounds" });
   await expect(count).toHaveValue("12");
   await count.fill("8");
@@ -158,7 +151,7 @@ test.describe("what is refused", () => {
   test("a count beside that cannot be is refused by name and stays as typed", async ({ bench, page }) => {
     await openClock(bench, page);
     await page.getByRole("tab", { name: "Hands and pans" }).click();
-    await page.getByRole("combobox", { name: "Add a bread" }).selectOption({ label: "Landing rounds" });
+    await bench.choose("Add a bread", "Landing rounds");
     const count = page.getByRole("textbox", { name: "Pieces of Landing rounds" });
     for (const typed of ["0", "-4", "99999"]) {
       await count.fill(typed);
@@ -188,8 +181,7 @@ test("alarms and the whole service come as files a calendar reads", async ({ ben
 
 test("the timetable for the wall has a line for each stretch of work, in its order", async ({ bench, page }) => {
   await openClock(bench, page);
-  await table(page).fill(tomorrow("18:30"));
-  await table(page).blur();
+  await bench.setMoment(TABLE, tomorrow("18:30"));
   await expect(page.getByTestId("table-hour")).toHaveText("table 18:30");
   await page.getByRole("link", { name: "Print" }).click();
   const printed = page.getByTestId("printed-timetable");

@@ -56,6 +56,8 @@ export const whatever = { "If-Match": "*" };
 /** Has the page keep a line of its own to the kitchen: what goes over it can be held back then, which a worker's cannot. */
 export const ownLine = (page: Page) => page.addInitScript("delete globalThis.SharedWorker");
 
+const two = (figure: number) => String(figure).padStart(2, "0");
+
 /** What a cook does, in a cook's words. */
 export class Bench {
   constructor(readonly page: Page) {}
@@ -85,8 +87,24 @@ export class Bench {
 
   /** Picks something from a list that is opened by its button. */
   async choose(button: string, option: string) {
-    await this.page.getByLabel(button).click();
+    await this.page.getByLabel(button, { exact: true }).click();
     await this.page.getByRole("option", { name: option, exact: true }).click();
+  }
+
+  /** Types a day, part by part. */
+  async setDay(label: string, day: Date) {
+    const field = this.page.getByRole("group", { name: label, exact: true }).first();
+    await field.getByRole("spinbutton", { name: /^day/ }).click();
+    await this.page.keyboard.type(`${two(day.getUTCDate())}${two(day.getUTCMonth() + 1)}${day.getUTCFullYear()}`);
+  }
+
+  /** Types a day and an hour, part by part. */
+  async setMoment(label: string, moment: Date) {
+    await this.setDay(label, moment);
+    const field = this.page.getByRole("group", { name: label, exact: true }).first();
+    await field.getByRole("spinbutton", { name: /^hour/ }).click();
+    await this.page.keyboard.type(`${two(moment.getUTCHours())}${two(moment.getUTCMinutes())}`);
+    await this.page.keyboard.press("Enter");
   }
 
   portion(id: string) {

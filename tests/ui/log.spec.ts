@@ -18,24 +18,24 @@ async function openLog(page: Page, address: string, path = "") {
 
 const logLines = (page: Page) => page.getByTestId("log-lines").locator("li:has(a)");
 
-test("the log is found by word, bread, flour and fault, and read as a table", async ({ page, kitchen }) => {
+test("the log is found by word, bread, flour and fault, and read as a table", async ({ bench, page, kitchen }) => {
   await openLog(page, kitchen.address);
   await expect(page.getByTestId("log-count")).toHaveText("12 cookings");
   await page.getByLabel("Find in the log").fill("FERRY");
   await expect(logLines(page)).toHaveCount(2);
   await page.getByLabel("Find in the log").fill("");
-  await page.getByLabel("Fault", { exact: true }).selectOption("Stiff");
+  await bench.choose("Fault", "Stiff");
   await expect(logLines(page)).toHaveCount(1);
   await expect(logLines(page)).toContainText("Landing rounds");
-  await page.getByLabel("Bread", { exact: true }).selectOption("Nigella coils");
+  await bench.choose("Bread", "Nigella coils");
   await expect(page.getByText("Nothing in the log is like that.")).toBeVisible();
-  await page.getByLabel("Fault", { exact: true }).selectOption("Any fault");
+  await bench.choose("Fault", "Any fault");
   await expect(logLines(page)).toHaveCount(2);
 
   await page.getByRole("link", { name: "Table" }).click();
   await expect(page.getByTestId("log-table").locator("tbody tr")).toHaveCount(2);
-  await page.getByLabel("Bread", { exact: true }).selectOption("Any bread");
-  await page.getByLabel("Flour", { exact: true }).selectOption("Strong white flour");
+  await bench.choose("Bread", "Any bread");
+  await bench.choose("Flour", "Strong white flour");
   await expect(page.getByTestId("log-table").locator("tbody tr")).toHaveCount(2);
   const first = page.getByTestId("log-table").getByRole("link").first();
   const name = await first.innerText();

@@ -13,6 +13,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: "UTC",
+    locale: "en-GB",
     // What a page asks is seen and held back by the tests; a worker that keeps pages would stand between (offline.spec has it).
     serviceWorkers: "block",
     launchOptions: { executablePath: chromiumPath, args: chromiumFlags },

@@ -110,7 +110,7 @@ test("a bread opened at another size is as many as were typed, whatever it is as
   await expect(page.getByTestId("scaled")).toContainText("24 × 80 g");
   const go = await hold(page, "**/api/plan");
   await dialog.getByRole("textbox", { name: "Pieces" }).fill("48");
-  await dialog.getByRole("button", { name: "Flour" }).click();
+  await dialog.getByRole("radio", { name: "Flour" }).click();
   await go();
   await expect(dialog.getByRole("textbox", { name: "Flour" })).toBeVisible();
   await expect(page.getByTestId("scaled")).toContainText("48 × 80 g");

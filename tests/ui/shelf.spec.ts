@@ -51,7 +51,7 @@ test("a bread is duplicated", async ({ page }) => {
 test("a bread opens at the size asked for", async ({ bench, page }) => {
   await menu(page, "Night-crew squares", "Open at another size");
   const dialog = page.getByRole("dialog");
-  await dialog.getByRole("button", { name: "Flour" }).click();
+  await dialog.getByRole("radio", { name: "Flour" }).click();
   await dialog.getByRole("textbox", { name: "Flour" }).fill("2500");
   await expect(page.getByTestId("scaled")).toContainText("51 × 80 g");
   await dialog.getByRole("button", { name: "Open it" }).click();

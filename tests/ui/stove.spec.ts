@@ -1,5 +1,5 @@
 import type { APIRequestContext, BrowserContext, Page } from "@playwright/test";
-import { expect, refusedRequests, test, ownLine } from "./kitchen";
+import { Bench, expect, refusedRequests, test, ownLine } from "./kitchen";
 import { startServer } from "./server.mjs";
 import { begin, type Kitchen, openStove as open, pan } from "./service";
 
@@ -207,8 +207,7 @@ test("the table can be moved and the bell muted; a screen can be there for pans 
   await open(page, kitchen, id);
   const before = await page.getByTestId("in-hand").innerText();
   await page.getByTestId("in-hand").click();
-  await page.locator('input[type="datetime-local"]').fill(new Date(Date.now() + 6 * 3600_000).toISOString().slice(0, 16));
-  await page.locator('input[type="datetime-local"]').blur();
+  await new Bench(page).setMoment("On the table at", new Date(Date.now() + 6 * 3600_000));
   await page.getByRole("button", { name: "Close", exact: true }).click();
   await expect(page.getByTestId("in-hand")).not.toHaveText(before);
 

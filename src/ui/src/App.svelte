@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { BitsConfig } from "bits-ui";
   import Router, { router } from "svelte-spa-router";
   import wrap from "svelte-spa-router/wrap";
   import { changes } from "./api/changes.svelte";
@@ -16,6 +17,7 @@
   import Trouble from "./parts/Trouble.svelte";
   import Keys from "./parts/Keys.svelte";
   import Shelf from "./places/Shelf.svelte";
+  import { locale } from "./words/locale";
   import { viewOf } from "./words/units";
   import { newest } from "./offline/newest.svelte";
   import { presses } from "./stove/presses.svelte";
@@ -90,66 +92,64 @@
 
 <svelte:window onkeydown={(e) => takeKey(e, () => (keysOpen = true))} />
 
-<div class="flex min-h-full flex-col lg:h-full">
-  {#if newest.there && !atStove}
-    <div
-      class="flex shrink-0 items-center justify-center gap-3 border-b-2 border-ink bg-ghee px-3 py-1 text-ink print:hidden"
-      role="status"
-    >
-      <span>{m.newer_version()}</span>
-      <button class="button" onclick={() => location.reload()}>{m.newer_take()}</button>
-    </div>
-  {/if}
-  <header
-    class="print:hidden flex {atStove
-      ? '!hidden'
-      : ''} h-[54px] shrink-0 items-center gap-1 border-b-[2.5px] border-rim bg-enamel px-2 sm:gap-5 sm:px-5"
-  >
-    <a
-      href="#/"
-      class="flex min-h-11 min-w-11 items-center gap-2 font-head text-[22px] font-bold tracking-tight"
-      aria-label={m.ystrata_home()}
-    >
-      <img src="/mark.svg" alt="" width="30" height="26" /><span class="max-sm:sr-only">Ystrata</span>
-    </a>
-    <nav class="flex sm:gap-1" aria-label={m.places()}>
-      {#each door.outside ? [] : mine as { key, path } (path)}
-        <a
-          href="#{path}"
-          class="flex min-h-11 items-center rounded-[9px] px-1 text-[14px] font-medium sm:px-3 sm:text-[15px] aria-[current=page]:bg-rim aria-[current=page]:text-white"
-          aria-current={here(path) ? "page" : undefined}
-          >{names[path]()}<kbd class="ms-1.5 text-[13px] font-semibold opacity-80 max-sm:hidden" aria-hidden="true">{key}</kbd></a
-        >
-      {/each}
-    </nav>
-    <span class="flex-1"></span>
-    {#if larder.view && !door.stoveOnly && !door.outside}
-      {@const shown = ["g", "°C", "cm"].map((u) => viewOf(u).symbol).join(" · ")}
-      <a
-        class="flex min-h-11 items-center rounded-full border-2 border-rim-soft px-3.5 text-[14px] font-medium max-md:hidden"
-        href="#/larder/cups"
-        aria-label={m.units_now({ units: shown })}>{shown}</a
+<BitsConfig defaultPortalTo="main" defaultLocale={locale}>
+  <div class="flex min-h-full flex-col lg:h-full">
+    {#if newest.there && !atStove}
+      <div
+        class="flex shrink-0 items-center justify-center gap-3 border-b-2 border-ink bg-ghee px-3 py-1 text-ink print:hidden"
+        role="status"
       >
+        <span>{m.newer_version()}</span>
+        <button class="button" onclick={() => location.reload()}>{m.newer_take()}</button>
+      </div>
     {/if}
-    <button class="button plain !text-mute" onclick={() => (keysOpen = true)} aria-label={m.keys_title()}>
-      <kbd class="font-head font-bold">?</kbd><span class="max-sm:hidden">{m.keys()}</span>
-    </button>
-  </header>
-  <main class="min-h-0 flex-1">
-    {#if door.outside && !trusting}
-      {#await Door() then { default: Inside }}<Inside />{/await}
-    {:else if trusting}
-      <Router routes={{ "/trust": Trust }} />
-    {:else if larder.view && door.view}
-      <Router routes={door.stoveOnly ? atTheStove : usual} />
-    {:else if larder.trouble}
-      <div class="p-5"><Trouble trouble={larder.trouble} again={() => larder.fetch()} /></div>
-    {/if}
-  </main>
-</div>
+    <header class="print:hidden {atStove ? 'hidden' : 'flex'} h-bar shrink-0 items-center gap-1 rim-b bg-enamel px-2 sm:gap-5 sm:px-5">
+      <a
+        href="#/"
+        class="flex min-h-11 min-w-11 items-center gap-2 font-head text-figure font-bold tracking-tight"
+        aria-label={m.ystrata_home()}
+      >
+        <img src="/mark.svg" alt="" width="30" height="26" /><span class="max-sm:sr-only">Ystrata</span>
+      </a>
+      <nav class="flex sm:gap-1" aria-label={m.places()}>
+        {#each door.outside ? [] : mine as { key, path } (path)}
+          <a
+            href="#{path}"
+            class="flex min-h-11 items-center rounded-inner px-1 text-small font-medium sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
+            aria-current={here(path) ? "page" : undefined}
+            >{names[path]()}<kbd class="ms-1.5 text-fine font-semibold opacity-80 max-sm:hidden" aria-hidden="true">{key}</kbd></a
+          >
+        {/each}
+      </nav>
+      <span class="flex-1"></span>
+      {#if larder.view && !door.stoveOnly && !door.outside}
+        {@const shown = ["g", "°C", "cm"].map((u) => viewOf(u).symbol).join(" · ")}
+        <a
+          class="flex min-h-11 items-center rounded-full border-2 border-rim-soft px-3.5 text-small font-medium max-md:hidden"
+          href="#/larder/cups"
+          aria-label={m.units_now({ units: shown })}>{shown}</a
+        >
+      {/if}
+      <button class="button plain text-mute" onclick={() => (keysOpen = true)} aria-label={m.keys_title()}>
+        <kbd class="font-head font-bold">?</kbd><span class="max-sm:hidden">{m.keys()}</span>
+      </button>
+    </header>
+    <main class="min-h-0 flex-1">
+      {#if door.outside && !trusting}
+        {#await Door() then { default: Inside }}<Inside />{/await}
+      {:else if trusting}
+        <Router routes={{ "/trust": Trust }} />
+      {:else if larder.view && door.view}
+        <Router routes={door.stoveOnly ? atTheStove : usual} />
+      {:else if larder.trouble}
+        <div class="p-5"><Trouble trouble={larder.trouble} again={() => larder.fetch()} /></div>
+      {/if}
+    </main>
+  </div>
 
-<Keys bind:open={keysOpen} />
-<ChangedElsewhere />
+  <Keys bind:open={keysOpen} />
+  <ChangedElsewhere />
+</BitsConfig>
 
 <div class="pointer-events-none fixed inset-x-0 bottom-4 z-50 grid place-items-center px-4" role="status">
   {#if toaster.now}

@@ -9,7 +9,7 @@
 
 <!-- Scrolled by keyboard as well. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<ul class="mt-2 max-h-64 min-h-0 flex-1 overflow-y-auto text-[14px]" tabindex={0} aria-label={m.file_bad_lines()}>
+<ul class="mt-2 max-h-64 min-h-0 flex-1 overflow-y-auto text-small" tabindex={0} aria-label={m.file_bad_lines()}>
   {#each bad.slice(0, most) as { line, name, refusals } (line + name)}
     <li class="border-b border-line py-1" data-line={line}>
       <b>{m.import_line({ line, name: name || "…" })}</b>

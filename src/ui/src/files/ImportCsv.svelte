@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import Upload from "@lucide/svelte/icons/upload";
   import { callFile } from "../api/call";
   import { sendFile } from "../api/client";
   import { larder } from "../api/larder.svelte";
   import type { ImportView } from "../api/types";
   import { m } from "../paraglide/messages";
+  import Dialog from "../parts/Dialog.svelte";
+  import DialogClose from "../parts/DialogClose.svelte";
   import { number } from "../words/format";
   import { troubleWords } from "../words/trouble";
   import BadLines from "./BadLines.svelte";
@@ -67,46 +68,36 @@
   const takes = $derived(view ? view.added.length + view.changed.length : 0);
 </script>
 
-<Dialog.Root bind:open={() => open, (v) => (v ? (open = true) : close())}>
-  <Dialog.Trigger class={plain ? "button plain" : "button !px-3"}
-    >{#if !plain}<Upload size={18} aria-hidden="true" />{/if}{m.import_csv()}</Dialog.Trigger
-  >
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-3 top-[8vh] z-50 mx-auto flex max-h-[84vh] max-w-2xl flex-col p-5">
-      <Dialog.Title class="mb-3 text-title leading-none font-bold">{title}</Dialog.Title>
-      <label class="grid gap-1">
-        <span>{m.import_pick()}</span>
-        <input class="field py-2" type="file" accept=".csv,text/csv" onchange={(e) => choose(e.currentTarget.files)} />
-      </label>
-      {#if problem}<p class="refusal mt-2" role="alert">{problem}</p>{/if}
-      {#if view}
-        <p class="mt-3 flex flex-wrap gap-x-4 font-head font-semibold" data-testid="import-sums">
-          <span>{m.import_added({ count: view.added.length })}</span><span>{m.import_changed({ count: view.changed.length })}</span>
-          <span>{m.import_same({ count: view.same })}</span>
-          {#if view.bad.length}<span class="text-chilli">▲ {m.import_bad({ count: view.bad.length })}</span>{/if}
-        </p>
-        {#if view.bad.length}
-          <BadLines bad={view.bad} />
-          <p class="mt-2">{m.import_nothing()}</p>
-        {:else}
-          <!-- Scrolled by keyboard as well. -->
-          <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-          <ul class="mt-2 min-h-0 flex-1 overflow-y-auto text-[14px]" tabindex={0} aria-label={title}>
-            {#each [...view.added, ...view.changed].slice(0, MOST_SHOWN) as name, i (i)}<li class="border-b border-line py-1">
-                {name}
-              </li>{/each}
-            {#if takes > MOST_SHOWN}<li>{m.import_more({ count: takes - MOST_SHOWN })}</li>{/if}
-          </ul>
-          {#if takes === 0}<p class="mt-2">{m.import_no_change()}</p>{/if}
-        {/if}
-      {/if}
-      <div class="mt-4 flex gap-2">
-        {#if view && !view.bad.length && takes > 0}<button class="button strong flex-1" onclick={() => void send(true)}
-            >{m.import_take({ count: takes })}</button
-          >{/if}
-        <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
-      </div>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+<Dialog bind:open={() => open, (v) => (v ? (open = true) : close())} {title} triggerClass={plain ? "button plain" : "button px-3"}>
+  {#snippet trigger()}{#if !plain}<Upload size={18} aria-hidden="true" />{/if}{m.import_csv()}{/snippet}
+  <label class="grid gap-1">
+    <span>{m.import_pick()}</span>
+    <input class="field py-2" type="file" accept=".csv,text/csv" onchange={(e) => choose(e.currentTarget.files)} />
+  </label>
+  {#if problem}<p class="refusal mt-2" role="alert">{problem}</p>{/if}
+  {#if view}
+    <p class="mt-3 flex flex-wrap gap-x-4 font-head font-semibold" data-testid="import-sums">
+      <span>{m.import_added({ count: view.added.length })}</span><span>{m.import_changed({ count: view.changed.length })}</span>
+      <span>{m.import_same({ count: view.same })}</span>
+      {#if view.bad.length}<span class="text-chilli">▲ {m.import_bad({ count: view.bad.length })}</span>{/if}
+    </p>
+    {#if view.bad.length}
+      <BadLines bad={view.bad} />
+      <p class="mt-2">{m.import_nothing()}</p>
+    {:else}
+      <ul class="mt-2 text-small" aria-label={title}>
+        {#each [...view.added, ...view.changed].slice(0, MOST_SHOWN) as name, i (i)}<li class="border-b border-line py-1">
+            {name}
+          </li>{/each}
+        {#if takes > MOST_SHOWN}<li>{m.import_more({ count: takes - MOST_SHOWN })}</li>{/if}
+      </ul>
+      {#if takes === 0}<p class="mt-2">{m.import_no_change()}</p>{/if}
+    {/if}
+  {/if}
+  <div class="mt-4 flex gap-2">
+    {#if view && !view.bad.length && takes > 0}<button class="button strong flex-1" onclick={() => void send(true)}
+        >{m.import_take({ count: takes })}</button
+      >{/if}
+    <DialogClose class="button flex-1" />
+  </div>
+</Dialog>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import { changes } from "../api/changes.svelte";
   import { call, type Trouble as Why } from "../api/call";
   import { api, patient } from "../api/client";
@@ -7,6 +6,8 @@
   import type { FileStep } from "../api/types";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
+  import Dialog from "../parts/Dialog.svelte";
+  import Progress from "../parts/Progress.svelte";
   import Segments from "../parts/Segments.svelte";
   import Trouble from "../parts/Trouble.svelte";
   import { toaster } from "../toast.svelte";
@@ -68,67 +69,62 @@
   }
 </script>
 
-<Dialog.Root open onOpenChange={(open) => !open && close()}>
-  <Dialog.Portal to="main">
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-3 top-[8vh] z-50 mx-auto flex max-h-[86vh] max-w-2xl flex-col overflow-y-auto p-5">
-      <Dialog.Title class="text-title leading-tight font-bold">{m.file_title()}</Dialog.Title>
-      <p class="mb-2 truncate text-mute">{file.name}</p>
-      {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
-      <Trouble {trouble} />
-      {#if reading}
-        <label class="grid gap-1">
-          <span role="status">{step ? m.file_reading({ count: number(step.records, 0) }) : m.file_sending()}</span>
-          <!-- The kitchen reads while it is sent, and mostly longer. -->
-          <progress max="2" value={sent + (step ? step.taken / Math.max(step.of, 1) : 0)}></progress>
-        </label>
-      {:else if step?.bad}
-        <p class="refusal" role="alert">{m.import_bad({ count: step.bad.length })}. {m.file_none_taken()}</p>
-        <BadLines bad={step.bad} />
-      {:else if staged}
-        <table class="my-2 w-full text-[15px]" data-testid="file-preview">
-          <caption class="pb-1 text-start text-mute">{m.file_what()}</caption>
-          <thead>
-            <tr class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:ps-2 [&>th]:text-end [&>th]:font-semibold">
-              <th class="!ps-0 !text-start" scope="col">{m.restore_part()}</th>
-              <th scope="col">{m.file_new()}</th>
-              <th scope="col">{m.file_other()}</th>
-              <th scope="col">{m.file_same()}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {#each staged.preview.parts as part (part.part)}
-              <tr class="border-b border-line [&>td]:py-1.5 [&>td]:ps-2 [&>td]:text-end">
-                <th scope="row" class="text-start font-normal">{partName[part.part]?.() ?? part.part}</th>
-                <td class={part.added ? "font-head text-[17px] font-bold text-leaf" : "text-mute"}>{number(part.added, 0)}</td>
-                <td class={part.changed ? "font-head text-[17px] font-bold text-chilli" : "text-mute"}>{number(part.changed, 0)}</td>
-                <td>{number(part.same, 0)}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
-        {#if staged.preview.added.length}<p>{m.file_breads_new({ names: staged.preview.added.join(", ") })}</p>{/if}
-        {#if changed}
-          <div class="mt-2">
-            <Segments
-              label={m.file_what_is_here()}
-              value={replace}
-              options={[
-                { value: "stays", label: m.file_stays() },
-                { value: "replaced", label: m.file_replaced() },
-              ]}
-              onchange={(v) => (replace = v)}
-            />
-          </div>
-        {/if}
-        <p class="mt-2 text-mute">{takes ? m.restore_first() : changed ? m.file_nothing_new() : m.import_no_change()}</p>
-      {/if}
-      <div class="mt-4 flex flex-wrap gap-2">
-        {#if staged && takes > 0}<button class="button strong flex-1" onclick={() => void take()} disabled={busy}
-            >{m.file_take({ count: number(takes, 0) })}</button
-          >{/if}
-        <Dialog.Close class="button flex-1" disabled={busy}>{reading ? m.file_cancel() : m.close()}</Dialog.Close>
+<Dialog open title={m.file_title()} onclose={close}>
+  <p class="truncate text-mute">{file.name}</p>
+  {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
+  <Trouble {trouble} />
+  {#if reading}
+    <!-- The kitchen reads while it is sent, and mostly longer. -->
+    <Progress
+      label={step ? m.file_reading({ count: number(step.records, 0) }) : m.file_sending()}
+      value={sent + (step ? step.taken / Math.max(step.of, 1) : 0)}
+      most={2}
+    />
+  {:else if step?.bad}
+    <p class="refusal" role="alert">{m.import_bad({ count: step.bad.length })}. {m.file_none_taken()}</p>
+    <BadLines bad={step.bad} />
+  {:else if staged}
+    <table class="my-2 w-full text-body" data-testid="file-preview">
+      <caption class="pb-1 text-start text-mute">{m.file_what()}</caption>
+      <thead>
+        <tr class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:ps-2 [&>th]:text-end [&>th]:font-semibold">
+          <th class="ps-0 text-start" scope="col">{m.restore_part()}</th>
+          <th scope="col">{m.file_new()}</th>
+          <th scope="col">{m.file_other()}</th>
+          <th scope="col">{m.file_same()}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each staged.preview.parts as part (part.part)}
+          <tr class="border-b border-line [&>td]:py-1.5 [&>td]:ps-2 [&>td]:text-end">
+            <th scope="row" class="text-start font-normal">{partName[part.part]?.() ?? part.part}</th>
+            <td class={part.added ? "font-head text-lead font-bold text-leaf" : "text-mute"}>{number(part.added, 0)}</td>
+            <td class={part.changed ? "font-head text-lead font-bold text-chilli" : "text-mute"}>{number(part.changed, 0)}</td>
+            <td>{number(part.same, 0)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if staged.preview.added.length}<p>{m.file_breads_new({ names: staged.preview.added.join(", ") })}</p>{/if}
+    {#if changed}
+      <div class="mt-2">
+        <Segments
+          label={m.file_what_is_here()}
+          value={replace}
+          options={[
+            { value: "stays", label: m.file_stays() },
+            { value: "replaced", label: m.file_replaced() },
+          ]}
+          onchange={(v) => (replace = v)}
+        />
       </div>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+    {/if}
+    <p class="mt-2 text-mute">{takes ? m.restore_first() : changed ? m.file_nothing_new() : m.import_no_change()}</p>
+  {/if}
+  <div class="mt-4 flex flex-wrap gap-2">
+    {#if staged && takes > 0}<button class="button strong flex-1" onclick={() => void take()} disabled={busy}
+        >{m.file_take({ count: number(takes, 0) })}</button
+      >{/if}
+    <button class="button flex-1" disabled={busy} onclick={close}>{reading ? m.file_cancel() : m.close()}</button>
+  </div>
+</Dialog>

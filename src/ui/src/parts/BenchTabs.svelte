@@ -21,11 +21,11 @@
 </script>
 
 <Tabs.Root value={now} onValueChange={show}>
-  <Tabs.List class="mb-2 flex flex-wrap gap-1 lg:absolute lg:end-[22px] lg:top-2.5 lg:mb-0" aria-label={label}>
+  <Tabs.List class="mb-2 flex flex-wrap gap-1 lg:absolute lg:end-5.5 lg:top-2.5 lg:mb-0" aria-label={label}>
     {#each tabs as tab (tab.value)}
       <Tabs.Trigger
         value={tab.value}
-        class="min-h-11 rounded-[9px] border-2 border-transparent px-2 font-head sm:px-3 font-semibold text-rim hover:bg-steel data-[state=active]:border-rim data-[state=active]:bg-white"
+        class="min-h-11 rounded-inner border-2 border-transparent px-2 font-head sm:px-3 font-semibold text-rim hover:bg-steel data-[state=active]:border-rim data-[state=active]:bg-white"
         >{tab.label}</Tabs.Trigger
       >
     {/each}

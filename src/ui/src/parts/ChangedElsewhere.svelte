@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import { call } from "../api/call";
   import { api } from "../api/client";
   import type { BatchSpec, Section as Cut } from "../api/types";
   import { m } from "../paraglide/messages";
+  import Dialog from "./Dialog.svelte";
+  import DialogClose from "./DialogClose.svelte";
   import Section from "../section/Section.svelte";
   import { elsewhere } from "../versions/elsewhere.svelte";
   import { same } from "../versions/merge";
@@ -38,55 +39,50 @@
   });
 </script>
 
-<Dialog.Root open={question !== null} onOpenChange={(open) => !open && question?.answer(null)}>
-  <Dialog.Portal to="main">
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content
-      class="tray fixed inset-x-3 top-[7vh] z-50 mx-auto flex max-h-[86vh] max-w-3xl flex-col gap-3 overflow-y-auto p-4 sm:p-6"
-      data-testid="elsewhere"
-      interactOutsideBehavior="ignore"
-    >
-      {#if question}
-        <Dialog.Title class="text-title leading-tight font-bold tracking-tight">{m.elsewhere_title()}</Dialog.Title>
-        <Dialog.Description class="text-[16px]">
-          {m.elsewhere_says({ name: question.name })}
-        </Dialog.Description>
-        <table class="w-full table-fixed border-collapse text-[17px]">
-          <thead>
-            <tr class="border-b-[2.5px] border-rim text-start font-head">
-              <td class="w-[30%] max-sm:hidden"></td>
-              {#each sides as { key, head } (key)}
-                <th scope="col" class="py-1.5 text-start align-bottom font-bold" class:text-rim={key === "mine"}>
-                  {head()}
-                  {#if drawn.length === 2 && !alike && cuts[key]}<div class="overflow-hidden pe-3 pt-1">
-                      <Section section={cuts[key]} height={46} small scaleOf={scale} />
-                    </div>{/if}
-                </th>
-              {/each}
-            </tr>
-          </thead>
-          {#each rows.slice(0, MOST) as row (row.label + row.mine + row.theirs)}
-            <tbody>
-              <tr class="sm:hidden"
-                ><th scope="rowgroup" colspan="2" class="pt-2 text-start text-[15px] font-medium text-mute">{row.label}</th></tr
-              >
-              <tr class="border-b border-line" data-differs>
-                <th scope="row" class="py-2 pe-3 text-start text-[15px] font-medium text-mute max-sm:hidden">{row.label}</th>
-                <td class="py-2 pe-3 font-head font-bold text-rim">{row.mine}</td>
-                <td class="py-2 font-head font-bold">{row.theirs}</td>
-              </tr>
-            </tbody>
+<Dialog
+  open={question !== null}
+  title={m.elsewhere_title()}
+  says={question ? m.elsewhere_says({ name: question.name }) : ""}
+  wide="wide"
+  testid="elsewhere"
+  stays
+  onclose={() => question?.answer(null)}
+>
+  {#if question}
+    <table class="w-full table-fixed border-collapse text-lead">
+      <thead>
+        <tr class="rim-b text-start font-head">
+          <td class="w-[30%] max-sm:hidden"></td>
+          {#each sides as { key, head } (key)}
+            <th scope="col" class="py-1.5 text-start align-bottom font-bold" class:text-rim={key === "mine"}>
+              {head()}
+              {#if drawn.length === 2 && !alike && cuts[key]}<div class="overflow-hidden pe-3 pt-1">
+                  <Section section={cuts[key]} height={46} small scaleOf={scale} />
+                </div>{/if}
+            </th>
           {/each}
-        </table>
-        {#if rows.length > MOST}<p class="text-mute">{m.elsewhere_more({ count: rows.length - MOST })}</p>{/if}
-        <p class="text-[14px] text-mute">{m.elsewhere_rest()}</p>
-        <div class="sticky bottom-0 -mb-1 flex flex-wrap gap-2 bg-enamel pt-1 pb-1 max-sm:grid max-sm:grid-cols-2">
-          <button class="button strong" onclick={() => question.answer("mine")}>{m.elsewhere_mine()}</button>
-          <button class="button" onclick={() => question.answer("theirs")}>{m.elsewhere_theirs()}</button>
-          {#if question.two}<button class="button" onclick={() => question.answer("both")}>{m.elsewhere_both()}</button>{/if}
-          <Dialog.Close class="button plain sm:ms-auto">{m.elsewhere_later()}</Dialog.Close>
-        </div>
-      {/if}
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+        </tr>
+      </thead>
+      {#each rows.slice(0, MOST) as row (row.label + row.mine + row.theirs)}
+        <tbody>
+          <tr class="sm:hidden"
+            ><th scope="rowgroup" colspan="2" class="pt-2 text-start text-body font-medium text-mute">{row.label}</th></tr
+          >
+          <tr class="border-b border-line" data-differs>
+            <th scope="row" class="py-2 pe-3 text-start text-body font-medium text-mute max-sm:hidden">{row.label}</th>
+            <td class="py-2 pe-3 font-head font-bold text-rim">{row.mine}</td>
+            <td class="py-2 font-head font-bold">{row.theirs}</td>
+          </tr>
+        </tbody>
+      {/each}
+    </table>
+    {#if rows.length > MOST}<p class="text-mute">{m.elsewhere_more({ count: rows.length - MOST })}</p>{/if}
+    <p class="text-small text-mute">{m.elsewhere_rest()}</p>
+    <div class="sticky bottom-0 -mb-1 flex flex-wrap gap-2 bg-enamel pt-1 pb-1 max-sm:grid max-sm:grid-cols-2">
+      <button class="button strong" onclick={() => question.answer("mine")}>{m.elsewhere_mine()}</button>
+      <button class="button" onclick={() => question.answer("theirs")}>{m.elsewhere_theirs()}</button>
+      {#if question.two}<button class="button" onclick={() => question.answer("both")}>{m.elsewhere_both()}</button>{/if}
+      <DialogClose class="button plain sm:ms-auto" words={m.elsewhere_later()} />
+    </div>
+  {/if}
+</Dialog>

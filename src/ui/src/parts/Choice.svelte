@@ -7,11 +7,9 @@
     label: string;
     value: T;
     options: { value: T; label: string }[];
-    /** In as many rows as it needs, where there is little width. */
-    wrap?: boolean;
     onchange: (value: T) => void;
   }
-  let { label, value, options, wrap = false, onchange }: Props = $props();
+  let { label, value, options, onchange }: Props = $props();
 </script>
 
-<Segments {label} {value} {options} {wrap} onchange={(v) => batch.change(() => onchange(v))} />
+<Segments {label} {value} {options} onchange={(v) => batch.change(() => onchange(v))} />

@@ -26,7 +26,7 @@
 </script>
 
 <div class="mt-1 grid gap-1.5" data-testid="cup-ask">
-  <p class="text-[15px] font-semibold">{m.cup_ask()}</p>
+  <p class="text-body font-semibold">{m.cup_ask()}</p>
   <div class="flex flex-wrap gap-2">
     {#each fills as [fill, label] (fill)}<button class="button" onclick={() => void say({ fill })}>{label()}</button>{/each}
   </div>

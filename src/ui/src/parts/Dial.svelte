@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { Slider } from "bits-ui";
   import { larder } from "../api/larder.svelte";
   import { batch } from "../bench/bench.svelte";
   import { measured, number, parseNumber } from "../words/format";
   import { say } from "../words/refusals";
   import { viewOf } from "../words/units";
+  import Slide from "./Slide.svelte";
   import { Wording } from "./amounts.svelte";
 
   interface Props {
@@ -39,7 +39,6 @@
   const low = $derived(snap(view.to(Math.min(from ?? limit.least, allowed))));
   const high = $derived(snap(view.to(Math.max(to ?? limit.most, allowed))));
   const snapped = $derived(snap(view.to(allowed)));
-  const at = (v: number) => `${(100 * Math.min(Math.max((view.to(v) - low) / (high - low), 0), 1)).toFixed(2)}%`;
 
   let typed = $state<string | null>(null);
   let unread = $state(false);
@@ -93,13 +92,13 @@
   <div class="flex items-end justify-between gap-2">
     <span class="pb-1 leading-tight">
       <label for={id}>{label}</label>
-      {#if batch.sheet?.measures[field]}<span class="text-[14px] whitespace-nowrap text-mute">{measured(batch.sheet.measures[field])}</span
+      {#if batch.sheet?.measures[field]}<span class="text-small whitespace-nowrap text-mute">{measured(batch.sheet.measures[field])}</span
         >{/if}
     </span>
     <span class="flex items-baseline gap-1 font-head">
       <input
         {id}
-        class="w-[5.6ch] min-w-0 rounded-md bg-transparent py-1 text-end text-[21px] font-bold"
+        class="w-[5.6ch] min-w-0 rounded-md bg-transparent py-1 text-end text-figure font-bold"
         class:text-chilli={problem}
         inputmode="decimal"
         autocomplete="off"
@@ -110,32 +109,17 @@
         oninput={(e) => type(e.currentTarget.value)}
         onfocus={(e) => e.currentTarget.select()}
       />
-      {#if view.symbol}<span class="text-[15px] font-semibold">{view.symbol}</span>{/if}
+      {#if view.symbol}<span class="text-body font-semibold">{view.symbol}</span>{/if}
     </span>
   </div>
-  <Slider.Root
-    type="single"
-    class="relative flex h-11 touch-pan-y items-center"
+  <Slide
+    {label}
     value={snapped}
-    min={low}
-    max={high}
+    least={low}
+    most={high}
     step={stepped}
-    onValueChange={(v) => {
-      if (Math.abs(v - snapped) > stepped / 100) set(v);
-    }}
-  >
-    {#snippet children({ thumbItems })}
-      <span class="relative h-3 w-full overflow-hidden rounded-full bg-line">
-        {#if good}<span
-            class="absolute inset-y-0 bg-leaf-soft"
-            style:inset-inline-start={at(good.least)}
-            style:inset-inline-end={`calc(100% - ${at(good.most)})`}
-          ></span>{/if}
-      </span>
-      {#each thumbItems as { index } (index)}
-        <Slider.Thumb {index} class="block size-6 rounded-full border-[3px] border-rim bg-white" aria-label={label} />
-      {/each}
-    {/snippet}
-  </Slider.Root>
+    good={good && { least: view.to(good.least), most: view.to(good.most) }}
+    onchange={set}
+  />
   {#if problem}<p id="{id}-problem" class="refusal -mt-1.5">{problem}</p>{/if}
 </div>

@@ -3,8 +3,8 @@
 </script>
 
 <div class="min-w-0">
-  <dt class="text-[13px] leading-tight text-mute">{label}</dt>
-  <dd class="font-head text-[21px] leading-tight font-bold {tone === 'bad' ? 'text-chilli' : tone === 'good' ? 'text-leaf' : ''}">
-    {value}{#if note}<span class="ms-2 font-text text-[15px] font-normal text-mute">{note}</span>{/if}
+  <dt class="text-fine leading-tight text-mute">{label}</dt>
+  <dd class="font-head text-figure leading-tight font-bold {tone === 'bad' ? 'text-chilli' : tone === 'good' ? 'text-leaf' : ''}">
+    {value}{#if note}<span class="ms-2 font-text text-body font-normal text-mute">{note}</span>{/if}
   </dd>
 </div>

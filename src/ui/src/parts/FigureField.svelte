@@ -28,11 +28,11 @@
 </script>
 
 <div class="min-w-0">
-  <label for={id} class="block text-[14px] leading-tight text-mute">{label}</label>
+  <label for={id} class="block text-small leading-tight text-mute">{label}</label>
   <span class="flex items-center gap-1">
     <input
       {id}
-      class="field w-full min-w-0 !px-2.5 text-end font-head !text-[17px] font-semibold"
+      class="field w-full min-w-0 px-2.5 text-end font-head text-lead font-semibold"
       inputmode="decimal"
       autocomplete="off"
       maxlength="40"
@@ -42,7 +42,7 @@
       oninput={(e) => type(e.currentTarget.value)}
       onfocus={(e) => e.currentTarget.select()}
     />
-    <span class="w-9 shrink-0 text-[14px] text-mute">{view.symbol}</span>
+    <span class="w-9 shrink-0 text-small text-mute">{view.symbol}</span>
   </span>
   {#if problem}<p id="{id}-problem" class="refusal">{problem}</p>{/if}
 </div>

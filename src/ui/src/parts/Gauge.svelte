@@ -21,20 +21,20 @@
 
 <figure class="min-w-0" role="img" aria-label="{label}: {said}">
   <div class="mb-1 flex items-baseline justify-between gap-2">
-    <span class="leading-tight">{label}</span><b class="text-[17px] whitespace-nowrap">{said}</b>
+    <span class="leading-tight">{label}</span><b class="text-lead whitespace-nowrap">{said}</b>
   </div>
   <div class="relative pt-3">
     <svg
-      class="absolute top-0 -ms-[7px] transition-[inset-inline-start] duration-150"
+      class="absolute top-0 -ms-1.75 transition-[inset-inline-start] duration-150"
       style:inset-inline-start="{share(value)}%"
       width="14"
       height="12"
       viewBox="0 0 14 12"><path d="M0 0h14L7 12z" fill="var(--color-ink)" /></svg
     >
-    <div class="flex h-[18px] gap-0.5 overflow-hidden rounded-md">
+    <div class="flex h-4.5 gap-0.5 overflow-hidden rounded-md">
       {#each zones as zone, i (i)}
         <span
-          class="grid place-items-center overflow-hidden text-[13px] leading-none {zone.good
+          class="grid place-items-center overflow-hidden text-fine leading-none {zone.good
             ? 'bg-leaf-soft'
             : zone.bad
               ? 'bg-chilli-soft'

@@ -1,11 +1,13 @@
 <script lang="ts">
-  import { Dialog, Switch } from "bits-ui";
   import { call } from "../api/call";
   import { api } from "../api/client";
   import { door } from "../api/door.svelte";
   import { letters } from "../letters.svelte";
   import { m } from "../paraglide/messages";
   import { told } from "../toast.svelte";
+  import Dialog from "./Dialog.svelte";
+  import DialogClose from "./DialogClose.svelte";
+  import Switch from "./Switch.svelte";
 
   let { open = $bindable(false) }: { open: boolean } = $props();
   async function leave() {
@@ -39,33 +41,17 @@
   ];
 </script>
 
-<Dialog.Root bind:open>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-4 top-[3vh] z-50 mx-auto max-h-[94vh] max-w-md overflow-y-auto p-6">
-      <Dialog.Title class="mb-3 text-title leading-none font-bold">{m.keys_title()}</Dialog.Title>
-      <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
-        {#each rows as [key, what] (key)}
-          <dt><kbd class="rounded-md bg-steel px-2 py-0.5 font-head font-semibold whitespace-pre">{key}</kbd></dt>
-          <dd>{what}</dd>
-        {/each}
-      </dl>
-      <label class="mt-4 flex min-h-11 items-center gap-3">
-        <Switch.Root
-          checked={letters.on}
-          onCheckedChange={(on) => letters.set(on)}
-          aria-label={m.letters_are_keys()}
-          class="inline-flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-rim bg-white p-0.5 data-[state=checked]:bg-rim"
-        >
-          <Switch.Thumb class="size-6 rounded-full bg-rim data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
-        </Switch.Root>
-        {m.letters_are_keys()}
-      </label>
-      <div class="mt-3 flex gap-3">
-        {#if door.view?.me}<button class="button flex-1" onclick={() => void leave()}>{m.door_leave()}</button>{/if}
-        <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
-      </div>
-      {#if door.view}<p class="mt-2 text-[14px] text-mute">{m.version({ version: door.view.version })}</p>{/if}
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+<Dialog bind:open title={m.keys_title()} wide="narrow">
+  <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+    {#each rows as [key, what] (key)}
+      <dt><kbd class="rounded-md bg-steel px-2 py-0.5 font-head font-semibold whitespace-pre">{key}</kbd></dt>
+      <dd>{what}</dd>
+    {/each}
+  </dl>
+  <Switch label={m.letters_are_keys()} checked={letters.on} onchange={(on) => letters.set(on)} />
+  <div class="flex gap-3">
+    {#if door.view?.me}<button class="button flex-1" onclick={() => void leave()}>{m.door_leave()}</button>{/if}
+    <DialogClose class="button flex-1" />
+  </div>
+  {#if door.view}<p class="text-small text-mute">{m.version({ version: door.view.version })}</p>{/if}
+</Dialog>

@@ -5,28 +5,30 @@
   interface Props {
     label: string;
     value: T;
-    options: { value: T; label: string }[];
-    /** In as many rows as it needs, where there is little width. */
-    wrap?: boolean;
+    options: readonly { value: T; label: string }[];
+    /** The label is for those who cannot see what stands beside it. */
+    bare?: boolean;
+    disabled?: boolean;
     onchange: (value: T) => void;
   }
-  let { label, value, options, wrap = false, onchange }: Props = $props();
+  let { label, value, options, bare = false, disabled = false, onchange }: Props = $props();
   const id = $props.id();
 </script>
 
 <div class="min-w-0">
-  <span {id} class="mb-1 block leading-tight">{label}</span>
+  <span {id} class={bare ? "sr-only" : "mb-1 block leading-tight"}>{label}</span>
   <RadioGroup.Root
     {value}
+    {disabled}
     orientation="horizontal"
     aria-labelledby={id}
-    class="{wrap ? 'flex flex-wrap' : 'flex'} rounded-xl border-2 border-rim-soft bg-white p-0.5"
+    class="flex flex-wrap rounded-button border-2 border-rim-soft bg-white p-0.5"
     onValueChange={(v) => onchange(v as T)}
   >
     {#each options as option (option.value)}
       <RadioGroup.Item
         value={option.value}
-        class="min-h-11 flex-1 rounded-[9px] px-2 text-[14px] leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
+        class="min-h-target flex-1 rounded-inner px-2 text-small leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
       >
         {option.label}
       </RadioGroup.Item>

@@ -66,7 +66,7 @@
 
 <span class="relative flex items-center gap-1">
   <input
-    class="field {wide ? 'w-24 font-head !text-[19px] font-bold' : 'w-[68px]'} !min-h-10 !px-2 text-end"
+    class="field {wide ? 'w-24 font-head text-big font-bold' : 'w-17'} min-h-10 px-2 text-end"
     inputmode="decimal"
     autocomplete="off"
     maxlength="40"

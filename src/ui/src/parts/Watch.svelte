@@ -43,14 +43,14 @@
 </script>
 
 <section aria-labelledby="watch-head">
-  <h2 id="watch-head" class="mb-1.5 text-[15px] font-bold">{m.what_to_watch()}</h2>
-  {#if notes.length === 0}<p class="text-[14px] text-mute">{m.nothing_to_watch()}</p>{/if}
+  <h2 id="watch-head" class="mb-1.5 text-body font-bold">{m.what_to_watch()}</h2>
+  {#if notes.length === 0}<p class="text-small text-mute">{m.nothing_to_watch()}</p>{/if}
   <ul class="grid gap-2.5" data-testid="notes">
     {#each sorted as note, at (note.code + note.stage)}
       {@const { icon: Icon, rule, tint, word } = look[note.severity]}
       {@const said = wordsOf(note)}
-      <li class="flex gap-2.5 text-[14px] leading-[1.3]" data-note={note.code}>
-        <span class="w-[5px] shrink-0 {rule}"></span>
+      <li class="flex gap-2.5 text-small leading-[1.3]" data-note={note.code}>
+        <span class="w-1.25 shrink-0 {rule}"></span>
         <div>
           <p class="flex items-start gap-1.5 font-head font-bold">
             <Icon size={16} class="mt-px shrink-0 {tint}" aria-hidden="true" />
@@ -61,7 +61,7 @@
           {#if note.code === "cupsUnsaid"}<CupAsk />{/if}
           {#each offered[at] as mend, i (i)}
             <button
-              class="button mt-1 !min-h-11 !justify-start !px-2.5 text-start !text-[14px] !leading-tight"
+              class="button mt-1 min-h-11 justify-start px-2.5 text-start text-small leading-tight"
               onclick={() => takeMend(note, mend)}
             >
               <Wrench size={15} class="shrink-0" aria-hidden="true" />{mendWords(mend)}

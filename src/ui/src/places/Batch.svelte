@@ -47,7 +47,17 @@
     pan: Pan,
     clock: Clock,
   };
-  const tints = ["#f7ecd4", "#f4e7ca", "#f1e2bf", "#eacf9c", "#e2c68f", "#dcbb80", "#d5ad6e", "#cfa066", "#fcfdfb"];
+  const tints = [
+    "var(--color-strata-1)",
+    "var(--color-strata-2)",
+    "var(--color-strata-3)",
+    "var(--color-strata-4)",
+    "var(--color-strata-5)",
+    "var(--color-strata-6)",
+    "var(--color-strata-7)",
+    "var(--color-strata-8)",
+    "var(--color-enamel)",
+  ];
   const narrow = new MediaQuery("(max-width: 1023px)");
   const sheet = $derived(batch.sheet);
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
@@ -149,14 +159,14 @@
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
       <input
         id="batch-name"
-        class="-ms-1 w-full rounded-md bg-transparent px-1 font-head text-[19px] leading-tight font-bold"
+        class="-ms-1 w-full rounded-md bg-transparent px-1 font-head text-big leading-tight font-bold"
         value={batch.name}
         oninput={(e) => batch.change(() => (batch.name = e.currentTarget.value))}
         maxlength="80"
         aria-invalid={batch.refusalOf("name") ? "true" : undefined}
       />
       {#if batch.refusalOf("name")}<p class="refusal">{m.refuse_name()}</p>{/if}
-      <p class="mt-0.5 mb-2 text-[13.5px] text-mute">
+      <p class="mt-0.5 mb-2 text-fine text-mute">
         {#if sheet}{m.pieces_of({ count: sheet.balls.count, across: amount(sheet.roll.across, "mm") })}{/if}
         <span role="status" data-testid="keeping" data-keeping={batch.keeping}>
           · {batch.keeping === "kept" && batch.keptAt
@@ -167,7 +177,7 @@
         {#if live.line === "down" || live.line === "full"}<span data-testid="line" data-line={live.line}
             >· {live.line === "full" ? m.line_full() : m.line_down()}</span
           >{/if}
-        {#if batch.differs}<button class="button !min-h-11 !px-2.5 text-[14px]" onclick={() => void settle()}>{m.settle()}</button>{/if}
+        {#if batch.differs}<button class="button min-h-11 px-2.5 text-small" onclick={() => void settle()}>{m.settle()}</button>{/if}
       </p>
 
       <div class="flex min-h-0 flex-1 flex-col lg:flex-row">
@@ -179,16 +189,16 @@
           {#each stages as stage, i (stage)}
             {@const [figure, small] = sheet ? figuresOf(stage, sheet, batch.clock) : ["", ""]}
             <Tabs.Trigger value={stage} class="stratum" style="--tint:{tints[i]}" data-stage={stage}>
-              <b class="flex items-center gap-1.5 text-[15px]">
+              <b class="flex items-center gap-1.5 text-body">
                 {stratumName(stage, sheet)}
-                {#if hourFor(stage)}<span class="text-[13px] font-medium lg:sr-only">{hourFor(stage)}</span>{/if}
+                {#if hourFor(stage)}<span class="text-fine font-medium lg:sr-only">{hourFor(stage)}</span>{/if}
                 {#if troubles(stage)}
                   <TriangleAlert size={17} class="text-chilli" role="img" aria-label={m.will_go_wrong({ count: troubles(stage) })} />
                 {/if}
               </b>
               <span class="text-end leading-[1.15]" data-figures>
-                <span class="block font-head text-[15px] font-semibold whitespace-nowrap">{figure}</span>
-                <span class="block text-[13px] font-medium">{small}</span>
+                <span class="block font-head text-body font-semibold whitespace-nowrap">{figure}</span>
+                <span class="block text-fine font-medium">{small}</span>
               </span>
               {#if i < stages.length - 1}
                 <svg class="wave" viewBox="0 0 240 10" preserveAspectRatio="none" aria-hidden="true">
@@ -207,7 +217,7 @@
 
     <section class="tray mx-3 my-3 flex min-h-0 min-w-0 flex-col lg:overflow-hidden lg:my-4 lg:ms-0 lg:me-5" aria-label={m.the_bench()}>
       {#if sheet}
-        <Tabs.Content value={batch.open} class="relative min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-[22px]" tabindex={-1}>
+        <Tabs.Content value={batch.open} class="relative min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-5.5" tabindex={-1}>
           <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">
             <h1 class="text-title leading-tight font-bold tracking-tight">{stratumName(batch.open, sheet)}</h1>
             <p class="text-mute">{sayingOf(batch.open, sheet, batch.clock)}</p>
@@ -229,13 +239,13 @@
           </div>
         </Tabs.Content>
         <section
-          class="sticky bottom-0 rounded-b-[13px] border-t-[2.5px] border-rim bg-white px-4 pt-1.5 pb-2 sm:px-[22px]"
+          class="sticky bottom-0 rounded-b-tray rim-t bg-white px-4 pt-1.5 pb-2 sm:px-5.5"
           class:opacity-50={batch.refusals.length > 0}
           aria-label={m.section()}
         >
-          <div class="mb-0.5 flex flex-wrap items-baseline justify-between gap-x-4 text-[13.5px] text-mute">
+          <div class="mb-0.5 flex flex-wrap items-baseline justify-between gap-x-4 text-fine text-mute">
             <span>
-              <b class="me-1 text-[16px] text-ink">{m.section()}</b>
+              <b class="me-1 text-body text-ink">{m.section()}</b>
               {#if section}{m.section_size({ across: amount(section.across, "mm"), thickness: amount(section.thickness, "mm") })}{/if}
               <span class="max-sm:hidden">{drawnScale(drawing?.taller() ?? 0)}</span>
             </span>

@@ -83,7 +83,7 @@
 </script>
 
 <div class="mt-3 grid grid-cols-2 gap-2 lg:pe-4">
-  <a class="button !px-2 text-[14px]" href="#/card"><FileText size={18} aria-hidden="true" />{m.batch_card()}</a>
-  <button class="button strong !px-2" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
-  <button class="button col-span-2 !px-2 text-[14px]" onclick={() => void makeRecipe()}>{same ? m.make_recipe() : m.make_bread()}</button>
+  <a class="button px-2 text-small" href="#/card"><FileText size={18} aria-hidden="true" />{m.batch_card()}</a>
+  <button class="button strong px-2" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
+  <button class="button col-span-2 px-2 text-small" onclick={() => void makeRecipe()}>{same ? m.make_recipe() : m.make_bread()}</button>
 </div>

@@ -20,7 +20,7 @@
 </script>
 
 {#if spec && sheet}
-  <div class="mx-auto max-w-[820px] p-3 sm:p-5 print:p-0">
+  <div class="mx-auto max-w-205 p-3 sm:p-5 print:p-0">
     <div class="mb-3 flex gap-2 print:hidden">
       <a class="button" href="#/batch">{m.card_back()}</a>
       <a class="button" href="#/labels">{m.labels_open()}</a>
@@ -39,12 +39,12 @@
       </header>
       <div class="mt-2"><Section section={sheet.section} height={54} small /></div>
       <h2 class="mt-2 font-bold">{m.card_ingredients()}{lots > 1 ? `, ${m.card_each_lot({ count: lots })}` : ""}</h2>
-      <table class="w-full text-[14px]">
+      <table class="w-full text-small">
         <tbody>
           {#each sheet.dough.portions.filter((p) => p.mass > 0.05) as p (p.part + p.index)}
             <tr class="border-b border-line">
               <th class="py-0.5 text-start font-normal">{shortName(p.id)}</th>
-              <td class="text-end font-head text-[16px] font-bold">{amount(p.eachLot, "g")}</td>
+              <td class="text-end font-head text-body font-bold">{amount(p.eachLot, "g")}</td>
               <td class="ps-3">{measured(p.measure)}</td>
               <td class="text-end text-mute">{amount(p.share, "%")}</td>
               {#if lots > 1}<td class="text-end text-mute">{m.card_all()} {amount(p.mass, "g")}</td>{/if}
@@ -53,21 +53,21 @@
           {#each sheet.filling?.parts ?? [] as p, i (i)}
             <tr class="border-b border-line">
               <th class="py-0.5 text-start font-normal">{shortName(p.id)}, {m.stage_filling().toLowerCase()}</th>
-              <td class="text-end font-head text-[16px] font-bold">{amount(p.start.mass, "g")}</td>
+              <td class="text-end font-head text-body font-bold">{amount(p.start.mass, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{amount(p.buy, "g")} {m.raw_weight()}</td>
             </tr>
           {/each}
           {#each laid() as l, i (i)}
             <tr class="border-b border-line">
               <th class="py-0.5 text-start font-normal">{shortName(l.id)}, {m.card_inside().toLowerCase()}</th>
-              <td class="text-end font-head text-[16px] font-bold">{amount(l.each * sheet.balls.count, "g")}</td>
+              <td class="text-end font-head text-body font-bold">{amount(l.each * sheet.balls.count, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: sheet.balls.count, mass: amount(l.each, "g") })}</td>
             </tr>
           {/each}
           {#if spec.pan.fatPerSide > 0}
             <tr class="border-b border-line">
               <th class="py-0.5 text-start font-normal">{shortName(spec.pan.fat)}, {m.card_on_pan().toLowerCase()}</th>
-              <td class="text-end font-head text-[16px] font-bold">{amount(sheet.pan.fat.pan * sheet.balls.count, "g")}</td>
+              <td class="text-end font-head text-body font-bold">{amount(sheet.pan.fat.pan * sheet.balls.count, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: sheet.balls.count, mass: amount(sheet.pan.fat.pan, "g") })}</td
               >
             </tr>
@@ -75,10 +75,10 @@
         </tbody>
       </table>
       <h2 class="mt-3 font-bold">{m.card_steps()}</h2>
-      <ol class="ms-5 list-decimal text-[14px] leading-snug">
+      <ol class="ms-5 list-decimal text-small leading-snug">
         {#each cardSteps(spec, sheet) as step, i (i)}<li class="ps-1 pb-0.5">{step}</li>{/each}
       </ol>
-      <footer class="mt-2 border-t-2 border-rim pt-1 text-[13px] text-mute">
+      <footer class="mt-2 border-t-2 border-rim pt-1 text-fine text-mute">
         <div class="text-ink"><Allergens allergens={sheet.allergens} undeclared={sheet.undeclared} /></div>
         {m.card_made_with()}
       </footer>

@@ -6,12 +6,13 @@
   import type { PacketSheet, PacketState, Refusal } from "../api/types";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
+  import DayTime from "../parts/DayTime.svelte";
   import FigureField from "../parts/FigureField.svelte";
   import Segments from "../parts/Segments.svelte";
   import Trouble from "../parts/Trouble.svelte";
   import { packetName } from "../words/files";
   import { pours } from "../words/figures";
-  import { amount, dateOf, number, toDay } from "../words/format";
+  import { amount, dateOf, fromDay, number, toDay } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
   import { shortName } from "../words/names";
   import { say } from "../words/refusals";
@@ -63,7 +64,7 @@
 </script>
 
 {#if batch.spec && batch.sheet}
-  <div class="mx-auto max-w-[960px] p-3 sm:p-5 print:max-w-none print:p-0">
+  <div class="mx-auto max-w-240 p-3 sm:p-5 print:max-w-none print:p-0">
     <Trouble {trouble} again={ask} />
     <div class="print:hidden">
       <div class="mb-3 flex flex-wrap items-center gap-2">
@@ -74,7 +75,7 @@
         >
       </div>
       <div class="tray mb-3 grid gap-x-5 gap-y-2 p-4 sm:grid-cols-[minmax(0,1fr)_150px_170px]">
-        <Segments wrap label={m.labels_how()} value={shown} options={states} onchange={(v) => (wanted = v)} />
+        <Segments label={m.labels_how()} value={shown} options={states} onchange={(v) => (wanted = v)} />
         <FigureField
           label={m.labels_each()}
           limit={larder.limit("packet.each")}
@@ -82,8 +83,8 @@
           bind:value={each}
           refusal={refusals.find((r) => r.field === "packet.each")}
         />
-        <label class="grid content-start gap-1">{m.labels_made()}<input class="field" type="date" bind:value={made} /></label>
-        <p class="text-[14px] text-mute sm:col-span-3">{m.labels_caution()}</p>
+        <DayTime dayOnly label={m.labels_made()} value={fromDay(made)} onchange={(iso) => (made = toDay(new Date(iso)))} />
+        <p class="text-small text-mute sm:col-span-3">{m.labels_caution()}</p>
       </div>
       {#each refusals.filter((r) => r.field !== "packet.each") as r (r.field)}<p class="refusal">{say(r)}</p>{/each}
     </div>
@@ -91,14 +92,14 @@
       <ul class="labels grid gap-2 sm:grid-cols-2 print:grid-cols-2 print:gap-0" data-testid="labels">
         {#each labels as lot, i (i)}
           <li
-            class="flex flex-col rounded-xl border-2 border-rim bg-white p-3 text-[13px] leading-snug print:rounded-none print:border print:border-dashed"
+            class="flex flex-col rounded-xl border-2 border-rim bg-white p-3 text-fine leading-snug print:rounded-none print:border print:border-dashed"
           >
             <span class="flex items-baseline gap-2 border-b-2 border-rim pb-0.5"
-              ><b class="min-w-0 flex-1 font-head text-[19px] leading-tight">{batch.name}</b><span class="text-mute"
+              ><b class="min-w-0 flex-1 font-head text-big leading-tight">{batch.name}</b><span class="text-mute"
                 >{m.of({ part: i + 1, whole: labels.length })}</span
               ></span
             >
-            <span class="mt-1 flex flex-wrap justify-between gap-x-3 font-head text-[17px] font-bold"
+            <span class="mt-1 flex flex-wrap justify-between gap-x-3 font-head text-lead font-bold"
               ><span>{m.pieces_count({ count: lot.pieces })}</span><span>{amount(lot.mass, "g")}</span></span
             >
             <span class="flex flex-wrap justify-between gap-x-3"

@@ -25,7 +25,7 @@
       {#each [["items", m.larder_items()], ["cups", m.larder_cups()], ["keeping", m.larder_keeping()], ["screens", m.larder_screens()]] as [value, label] (value)}
         <Tabs.Trigger
           value={value ?? ""}
-          class="min-h-11 rounded-[9px] border-2 border-transparent px-3 font-head font-semibold text-rim hover:bg-white data-[state=active]:border-rim data-[state=active]:bg-white"
+          class="min-h-11 rounded-inner border-2 border-transparent px-3 font-head font-semibold text-rim hover:bg-white data-[state=active]:border-rim data-[state=active]:bg-white"
           >{label}</Tabs.Trigger
         >
       {/each}
@@ -45,5 +45,5 @@
   <Tabs.Content value="screens" class="min-h-0 flex-1 overflow-y-auto" tabindex={-1}
     >{#if tab === "screens"}<Screens />{/if}</Tabs.Content
   >
-  {#if door.view}<footer class="pt-2 text-[13px] text-mute" data-testid="version">{m.version({ version: door.view.version })}</footer>{/if}
+  {#if door.view}<footer class="pt-2 text-fine text-mute" data-testid="version">{m.version({ version: door.view.version })}</footer>{/if}
 </Tabs.Root>

@@ -109,7 +109,7 @@
         <a
           href="#{path}"
           aria-current={view === value ? "page" : undefined}
-          class="flex min-h-11 items-center rounded-[9px] border-2 border-transparent px-2.5 font-head font-semibold text-rim hover:bg-white aria-[current=page]:border-rim aria-[current=page]:bg-white"
+          class="flex min-h-11 items-center rounded-inner border-2 border-transparent px-2.5 font-head font-semibold text-rim hover:bg-white aria-[current=page]:border-rim aria-[current=page]:bg-white"
           >{name()}</a
         >
       {/each}

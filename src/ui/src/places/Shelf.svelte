@@ -20,6 +20,7 @@
   import { madeOf } from "../words/figures";
   import { keepingWords } from "../words/trouble";
   import Section from "../section/Section.svelte";
+  import Chips from "../parts/Chips.svelte";
   import Trouble from "../parts/Trouble.svelte";
   import { toaster, told } from "../toast.svelte";
   import { amount, clock, day } from "../words/format";
@@ -135,16 +136,14 @@
       <NewBread onpick={(school) => void cook({ id: null, name: m.new_bread_name(), spec: school.spec })} />
     </div>
     {#if tags.length}
-      <div class="mb-2 flex gap-1.5 max-lg:overflow-x-auto max-lg:pb-1 lg:flex-wrap" role="group" aria-label={m.tag_group()}>
-        {#each [null, ...tags] as t (t)}
-          <button
-            class="min-h-11 shrink-0 rounded-full border-2 px-3.5 text-[14px] font-medium {tag === t
-              ? 'border-rim bg-rim text-white'
-              : 'border-rim-soft bg-enamel'}"
-            aria-pressed={tag === t}
-            onclick={() => (tag = t)}>{t ?? m.tag_all()}</button
-          >
-        {/each}
+      <div class="mb-2">
+        <Chips
+          oneLine
+          label={m.tag_group()}
+          value={[tag ?? ""]}
+          options={[{ value: "", label: m.tag_all() }, ...tags.map((value) => ({ value, label: value }))]}
+          onchange={(on) => (tag = on.find((t) => t !== (tag ?? "")) || null)}
+        />
       </div>
     {/if}
     <Trouble trouble={shelf.trouble} again={fetchAll} />
@@ -156,12 +155,12 @@
         <li class="tray relative flex flex-col px-4 pt-2 pb-2">
           <div class="flex items-start gap-2">
             <div class="min-w-0 flex-1">
-              <h2 class="text-[19px] leading-tight font-bold">
-                <button class="text-start after:absolute after:inset-0 after:rounded-[14px]" onclick={() => void cook(bread)}
+              <h2 class="text-big leading-tight font-bold">
+                <button class="text-start after:absolute after:inset-0 after:rounded-tray" onclick={() => void cook(bread)}
                   >{bread.name}</button
                 >
               </h2>
-              <p class="line-clamp-1 text-[14px] leading-snug text-mute max-lg:line-clamp-2">{bread.about}</p>
+              <p class="line-clamp-1 text-small leading-snug text-mute max-lg:line-clamp-2">{bread.about}</p>
             </div>
             <DropdownMenu.Root>
               <DropdownMenu.Trigger
@@ -169,7 +168,7 @@
                 aria-label={m.more_of({ name: bread.name })}><Ellipsis size={20} /></DropdownMenu.Trigger
               >
               <DropdownMenu.Portal to="main">
-                <DropdownMenu.Content class="tray z-50 w-64 !rounded-xl p-1 shadow-lg" align="end">
+                <DropdownMenu.Content class="tray z-50 w-64 rounded-xl p-1 shadow-lg" align="end">
                   {#each [{ icon: Scale, label: m.scale_open(), go: () => (scaling = bread) }, { icon: Pencil, label: m.edit_bread(), go: () => (editing = bread) }, { icon: Copy, label: m.duplicate(), go: () => void duplicate(bread) }, { icon: FileDown, label: m.save_bread(), go: () => fetchFile(`/api/files/breads/${bread.id}`) }, { icon: FileText, label: m.save_recipe(), go: () => void recipe(bread) }, { icon: Trash2, label: m.delete_item(), go: () => void remove("/api/breads/{id}", bread) }] as { icon: Icon, label, go } (label)}
                     <DropdownMenu.Item
                       class="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-[highlighted]:bg-steel"
@@ -183,7 +182,7 @@
           {#if bread.glance}
             {@const glance = bread.glance}
             <div class="pointer-events-none mt-auto pt-1"><Section section={glance.section} height={52} small scaleOf={biggest} /></div>
-            <p class="mt-0.5 flex flex-wrap gap-x-4 text-[14px]">
+            <p class="mt-0.5 flex flex-wrap gap-x-4 text-small">
               <b>{m.count_times({ count: glance.pieces, mass: amount(glance.ball, "g") })}</b>
               <span>{amount(glance.across, "mm")}</span>
               <span>{madeOf(glance.section, glance.leaves)}</span>
@@ -199,13 +198,13 @@
   </section>
 
   <section class="flex min-h-0 flex-col" aria-labelledby="lately">
-    <h2 id="lately" class="mb-3 flex min-h-11 items-center text-[19px] font-bold">{m.lately()}</h2>
+    <h2 id="lately" class="mb-3 flex min-h-11 items-center text-big font-bold">{m.lately()}</h2>
     <ul class="min-h-0 overflow-y-auto">
       {#each keepers.unkept as k (k.id)}
         <li class="relative flex items-center border-b border-rim-soft last:border-0" data-unkept={k.keeping}>
           <a class="min-w-0 flex-1 py-2 after:absolute after:inset-0" href="#/batch/{k.id}">
             <span class="block truncate font-head font-semibold">{k.figures.name || m.nameless()}</span>
-            <span class="block text-[13px] font-semibold text-chilli">▲ {keepingWords(k.keeping, k.trouble) || m.not_kept_here()}</span>
+            <span class="block text-fine font-semibold text-chilli">▲ {keepingWords(k.keeping, k.trouble) || m.not_kept_here()}</span>
           </a>
           <button
             class="relative grid size-11 place-items-center rounded-lg text-mute hover:bg-white"
@@ -218,7 +217,7 @@
         <li class="relative flex items-center border-b border-rim-soft last:border-0">
           <a class="min-w-0 flex-1 py-2 after:absolute after:inset-0" href="#/batch/{b.id}">
             <span class="block truncate font-head font-semibold">{b.name}</span>
-            <span class="block text-[13px] text-mute"
+            <span class="block text-fine text-mute"
               >{m.day_at({ day: day(b.madeFor), time: clock(b.madeFor) })}{b.spec.start.by === "pieces"
                 ? ` · ${m.pieces_count({ count: b.spec.start.pieces })}`
                 : ""}</span

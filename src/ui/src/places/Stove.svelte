@@ -52,12 +52,12 @@
       {#if services}
         {#if services.length > 0}
           <section aria-labelledby="running-head">
-            <h2 id="running-head" class="mb-2 text-[19px] font-semibold text-(--mute)">{m.running_services()}</h2>
+            <h2 id="running-head" class="mb-2 text-big font-semibold text-night-mute">{m.running_services()}</h2>
             <ul class="grid gap-2.5" data-testid="services">
               {#each services as s (s.id)}
                 <li>
-                  <a class="act w-full !justify-between" href="#/stove/{s.id}"
-                    >{s.name}<span class="text-[16px] font-medium"
+                  <a class="act w-full justify-between" href="#/stove/{s.id}"
+                    >{s.name}<span class="text-body font-medium"
                       >{s.open
                         ? m.open_since({ day: day(s.openedAt), time: clock(s.openedAt) })
                         : m.since({ time: clock(s.openedAt) })}</span
@@ -68,15 +68,15 @@
             </ul>
           </section>
         {:else}
-          <p class="text-[19px]">{m.nothing_at_stove()}</p>
+          <p class="text-big">{m.nothing_at_stove()}</p>
         {/if}
         <section aria-labelledby="begin-head">
-          <h2 id="begin-head" class="mb-2 text-[19px] font-semibold text-(--mute)">{m.begin_a_batch()}</h2>
+          <h2 id="begin-head" class="mb-2 text-big font-semibold text-night-mute">{m.begin_a_batch()}</h2>
           <ul class="grid gap-2.5" data-testid="to-begin">
             {#each batches as b (b.id)}
               <li>
-                <button class="act plain w-full !justify-between" disabled={beginning} onclick={() => void begin(b.id)}
-                  >{b.name}<span class="text-[16px] font-medium">{day(b.madeFor)}, {clock(b.madeFor)}</span></button
+                <button class="act plain w-full justify-between" disabled={beginning} onclick={() => void begin(b.id)}
+                  >{b.name}<span class="text-body font-medium">{day(b.madeFor)}, {clock(b.madeFor)}</span></button
                 >
               </li>
             {/each}

@@ -67,15 +67,15 @@
       <h1 class="text-title font-bold">{view.names.join(", ")}</h1>
       <button class="button print:hidden" onclick={() => print()}><Printer size={18} aria-hidden="true" />{m.print_timetable()}</button>
     </div>
-    <p class="mb-3 text-[16px]">
+    <p class="mb-3 text-body">
       <b>{m.begin_at()} {clock(view.zero)}</b> · <b>{m.table_at({ time: clock(view.table) })}</b> · {day(view.table)} · {m.oldest_is({
         time: span(view.sheet.report.oldest),
       })}
     </p>
     {#each view.sheet.report.breaches as b (`${b.code}-${b.bread}`)}<p class={breachTone(b)}>{breachWords(b)}</p>{/each}
-    <table class="w-full text-[15px]">
+    <table class="w-full text-body">
       <thead>
-        <tr class="border-b-2 border-ink text-start text-[13px]"
+        <tr class="border-b-2 border-ink text-start text-fine"
           ><th class="py-1 text-start">{m.column_from()}</th><th class="text-start">{m.column_to()}</th><th class="text-start"
             >{m.column_who()}</th
           ><th class="text-start">{m.column_what()}</th></tr
@@ -97,7 +97,7 @@
         {/each}
       </tbody>
     </table>
-    <h2 class="mt-4 text-[17px] font-bold">{m.rests_head()}</h2>
+    <h2 class="mt-4 text-lead font-bold">{m.rests_head()}</h2>
     <ul>
       {#each view.sheet.rests as r (`${r.bread}-${r.rest}`)}
         <li>

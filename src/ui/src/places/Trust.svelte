@@ -31,7 +31,7 @@
         {/each}
       </dl>
       <p class="font-semibold">{m.trust_same()}</p>
-      <p class="rounded-xl bg-steel px-4 py-3 text-[17px] leading-relaxed font-semibold tracking-wide break-words" data-testid="authority">
+      <p class="rounded-xl bg-steel px-4 py-3 text-lead leading-relaxed font-semibold tracking-wide break-words" data-testid="authority">
         {door.view.authority.replaceAll(":", " ")}
       </p>
       {#if door.outside}<a class="button justify-self-start" href="#/">{m.trust_then()}</a>{/if}

@@ -29,7 +29,12 @@
   });
   const side = $derived(Math.max(span ?? 0, box.side) * 1.1);
   const px = $derived(side / size);
-  const fill: Record<Dressing, string> = { bare: "#efdcb4", fat: "#f2cd74", dust: "#f5ead2", fatAndDust: "#f4d68c" };
+  const fill: Record<Dressing, string> = {
+    bare: "var(--color-raw)",
+    fat: "var(--color-raw-fat)",
+    dust: "var(--color-raw-dust)",
+    fatAndDust: "var(--color-raw-fat-dust)",
+  };
 
   const points = (of: number[]) => of.map((v, i) => (i % 2 ? -v : v)).join(" ");
   const round = $derived(outline === "coil" || outline === "cone" || outline === "upright" || outline === "round");
@@ -64,7 +69,7 @@
 >
   <defs>
     <pattern id="{id}-dust" width={7 * px} height={7 * px} patternUnits="userSpaceOnUse">
-      <circle cx={1.6 * px} cy={1.6 * px} r={1.1 * px} fill="#fff" /><circle cx={5 * px} cy={4.6 * px} r={0.9 * px} fill="#fff" />
+      <circle cx={1.6 * px} cy={1.6 * px} r={1.1 * px} fill="white" /><circle cx={5 * px} cy={4.6 * px} r={0.9 * px} fill="white" />
     </pattern>
     <marker id="{id}-head" viewBox="0 0 10 10" refX="7" refY="5" markerWidth="5.5" markerHeight="5.5" orient="auto">
       <path d="M0 0 10 5 0 10z" fill="var(--color-rim)" />

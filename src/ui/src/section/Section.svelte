@@ -28,7 +28,7 @@
       .filter(Boolean)
       .join(", "),
   );
-  const tints = ["#f3e3c0", "#eed9ae", "#f5e8ca"];
+  const tints = ["var(--color-leaves-1)", "var(--color-leaves-2)", "var(--color-leaves-3)"];
   // One change melts into the next state; while figures are being dragged or typed each is drawn at once. So are hundreds of leaves.
   const SETTLED_MS = 400;
   let changedAt = 0;
@@ -78,10 +78,10 @@
     fill: none;
   }
   path.filling {
-    fill: #a9bd78;
+    fill: var(--color-filling);
   }
   path.lumps {
-    fill: #86a052;
+    fill: var(--color-filling-deep);
   }
   .melts path {
     transition: d 160ms ease-out;
@@ -90,11 +90,11 @@
     stroke: var(--color-ghee);
   }
   .flour {
-    stroke: #fff;
+    stroke: white;
     stroke-linecap: round;
   }
   .weld {
-    stroke: #cdb27c;
+    stroke: var(--color-weld);
     stroke-width: 0.8;
     stroke-dasharray: 2 4;
   }

@@ -13,8 +13,8 @@
 </script>
 
 <section aria-label={m.fat_in_a_piece()}>
-  <div class="mb-1.5 flex flex-wrap items-baseline gap-x-4 text-[14px]">
-    <h2 class="text-[15px] font-bold">{m.fat_in_a_piece()}</h2>
+  <div class="mb-1.5 flex flex-wrap items-baseline gap-x-4 text-small">
+    <h2 class="text-body font-bold">{m.fat_in_a_piece()}</h2>
     {#each parts as part (part.name)}
       <span class="flex items-center gap-1.5"
         ><i class="size-3 rounded-sm" style:background={part.tint}></i>{part.name} <b>{amount(part.mass, "g")}</b></span

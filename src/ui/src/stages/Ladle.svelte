@@ -72,7 +72,7 @@
         cx={wide - round / 2 - 4}
         cy={high / 2 - 12}
         r={round / 2 - 1}
-        fill="#efdcb4"
+        fill="var(--color-raw)"
         stroke="var(--color-crust)"
         stroke-width="1.5"
       />
@@ -81,6 +81,6 @@
         <text x={wide - round / 2 - 4} y={high / 2 - 6}>{amount(round, "mm")}</text>
       </g>
     </svg>
-    <figcaption class="text-center text-[13px] text-mute">{m.ladle_to_scale()}</figcaption>
+    <figcaption class="text-center text-fine text-mute">{m.ladle_to_scale()}</figcaption>
   </figure>
 </div>

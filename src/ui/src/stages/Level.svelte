@@ -7,7 +7,7 @@
   let { standing, words }: { standing: PracticeStanding; words: (() => string)[] } = $props();
 </script>
 
-<p class="flex flex-wrap items-center gap-x-3 text-[15px]" data-testid="level">
+<p class="flex flex-wrap items-center gap-x-3 text-body" data-testid="level">
   <b>{m.practice_level({ level: number(standing.level, 0), highest: number(standing.highest, 0) })}</b>
   <span>{words[standing.level - 1]?.()}</span>
   {#if standing.level < standing.highest}

@@ -86,8 +86,8 @@
       <figure>
         <figcaption class="mb-1 flex flex-wrap justify-between gap-x-4">
           <b>{m.rest_curve()}</b>
-          <span class="flex gap-4 text-[13px]">
-            <span><span class="me-1 inline-block h-[4px] w-5 bg-rim align-middle"></span>{m.curve_pull()}</span>
+          <span class="flex gap-4 text-fine">
+            <span><span class="me-1 inline-block h-1 w-5 bg-rim align-middle"></span>{m.curve_pull()}</span>
             <span><span class="me-1 inline-block h-0 w-5 border-t-4 border-dotted border-crust align-middle"></span>{m.curve_thin()}</span>
           </span>
         </figcaption>
@@ -130,8 +130,8 @@
             <text x={x(sheet.best) + 4} y="22" fill="var(--color-leaf)">{m.rest_best({ time: number(sheet.best, 0) })}</text>
             {#if rest.time <= last}
               <path d="M{x(rest.time)} 8V{floor}" stroke="var(--color-ink)" stroke-width="2.5" />
-              <circle cx={x(rest.time)} cy={yBack(sheet.now.pullsBack)} r="6.5" fill="var(--color-rim)" stroke="#fff" stroke-width="2" />
-              <circle cx={x(rest.time)} cy={yThin(sheet.now.thinnest)} r="6.5" fill="var(--color-crust)" stroke="#fff" stroke-width="2" />
+              <circle cx={x(rest.time)} cy={yBack(sheet.now.pullsBack)} r="6.5" fill="var(--color-rim)" stroke="white" stroke-width="2" />
+              <circle cx={x(rest.time)} cy={yThin(sheet.now.thinnest)} r="6.5" fill="var(--color-crust)" stroke="white" stroke-width="2" />
             {/if}
           </g>
         </svg>
@@ -149,11 +149,11 @@
         <Figure label={m.rest_longest()} value={amount(sheet.longest, "min")} />
       </dl>
     {/if}
-    <p class="text-[14px]">
+    <p class="text-small">
       {m.rest_longest()}
       {amount(sheet.longest, "min")}: {restEnd[sheet.end]()}.
       {#if !poured}{m.rest_counts({ balls: amount(spec.sheet.rest, "min"), counts: amount(sheet.counts, "min") })}{/if}
-      <b class="block text-[15px]">{m.press_test()}. <span class="font-text font-normal">{pressName[sheet.press]()}</span></b>
+      <b class="block text-body">{m.press_test()}. <span class="font-text font-normal">{pressName[sheet.press]()}</span></b>
     </p>
     {#if sheet.warmsAsOne != null && sheet.warmsAsBalls != null && !poured}
       <p data-testid="warms">

@@ -106,7 +106,7 @@
       aria-label={m.roll_from_above({ shape: outlineName[sheet.roll.outline](), across: amount(long, "mm") })}
     >
       <path d={outlineOf(past)} fill="none" stroke="var(--color-rim)" stroke-width="1.4" stroke-dasharray="5 4" />
-      <path d={outlineOf(1)} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="1.6" />
+      <path d={outlineOf(1)} fill="var(--color-raw)" stroke="var(--color-crust)" stroke-width="1.6" />
       {#if sheet.roll.outline === "coil" || sheet.roll.outline === "upright" || sheet.roll.outline === "cone"}
         <path
           d={Array.from({ length: 36 * turns }, (_, i) => {
@@ -120,6 +120,6 @@
         />
       {/if}
     </svg>
-    <figcaption class="text-center text-[13px] text-mute">{m.dashed_is_the_pin()}</figcaption>
+    <figcaption class="text-center text-fine text-mute">{m.dashed_is_the_pin()}</figcaption>
   </figure>
 </div>

@@ -100,11 +100,11 @@
         aria-label={m.sheet_from_above({ across: amount(across, "mm") })}
       >
         {#if sheet.width == null}
-          <circle class="grows" r={across / 2} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
+          <circle class="grows" r={across / 2} fill="var(--color-raw)" stroke="var(--color-crust)" stroke-width="2" />
           <circle class="grows" r={across / 2 - 4} fill="var(--color-ghee)" opacity={0.75 * fatTint} />
         {:else}
           <g transform="translate({-across / 2} {-wide / 2})">
-            <rect width={across} height={wide} fill="#efdcb4" stroke="var(--color-crust)" stroke-width="2" />
+            <rect width={across} height={wide} fill="var(--color-raw)" stroke="var(--color-crust)" stroke-width="2" />
             <rect
               x="3"
               y="3"
@@ -118,14 +118,14 @@
         {#each { length: specks }, i (i)}
           {@const turn = i * 2.39996}
           {@const out = (Math.min(across, wide) / 2 - 8) * Math.sqrt((i + 0.5) / specks)}
-          <circle cx={Math.cos(turn) * out} cy={Math.sin(turn) * out} r="2.2" fill="#fff" />
+          <circle cx={Math.cos(turn) * out} cy={Math.sin(turn) * out} r="2.2" fill="white" />
         {/each}
         <circle r={round / 2} fill="none" stroke="var(--color-rim)" stroke-width="2" stroke-dasharray="7 6" />
         <text text-anchor="middle" y="6" font-family="var(--font-head)" font-weight="700" font-size={box * 0.075} fill="var(--color-ink)"
           >{sheet.width == null ? amount(across, "mm") : m.by({ long: amount(across, "mm"), wide: amount(wide, "mm") })}</text
         >
       </svg>
-      <figcaption class="text-center text-[13px] text-mute">{m.dashed_is_the_round({ round: amount(round, "mm") })}</figcaption>
+      <figcaption class="text-center text-fine text-mute">{m.dashed_is_the_round({ round: amount(round, "mm") })}</figcaption>
     </figure>
     <Gauge
       label={m.sheet_thickness()}

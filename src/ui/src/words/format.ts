@@ -91,21 +91,15 @@ export function dateOf(date: string): string {
   return new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" }).format(at);
 }
 
-/** A day as the browser's own field takes it. */
-export const toDay = (date: Date): string => toLocal(date.toISOString()).slice(0, 10);
+/** The day of a moment, as ISO 8601 writes it. */
+export const toDay = (date: Date): string => new Date(date.getTime() - date.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+
+/** The noon of such a day. */
+export const fromDay = (day: string): string => new Date(`${day}T12:00`).toISOString();
 
 export function clock(iso: string): string {
   return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(new Date(iso));
 }
-
-/** A moment as the browser's own field for day and time takes it: local, to the minute. */
-export function toLocal(iso: string): string {
-  const at = new Date(iso);
-  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
-
-/** The moment such a field means. */
-export const fromLocal = (text: string): string => new Date(text).toISOString();
 
 /** How a section is drawn: its height against its width. */
 export const drawnScale = (taller: number): string => (taller === 1 ? m.section_true() : m.section_scale({ taller: number(taller, 1) }));
@@ -114,3 +108,6 @@ export const drawnScale = (taller: number): string => (taller === 1 ? m.section_
 export function leaves(count: number): string {
   return count === 1 ? m.one_leaf() : m.leaves({ count });
 }
+
+/** A day and its hour. */
+export const moment = (iso: string): string => m.day_at({ day: day(iso), time: clock(iso) });

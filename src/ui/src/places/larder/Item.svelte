@@ -7,8 +7,10 @@
   import type { Allergen, Ingredient, IngredientKind, Refusal, Trait } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Chips from "../../parts/Chips.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import { newId } from "../../ids";
+  import Select from "../../parts/Select.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { keepOver, type Row } from "../../versions/elsewhere.svelte";
@@ -130,7 +132,6 @@
     batch.again();
   }
 
-  const flipped = <T,>(all: readonly T[], one: T): T[] => (all.includes(one) ? all.filter((x) => x !== one) : [...all, one]);
   // What nobody has said of it is what its kind usually is.
   const marks = $derived<readonly Trait[]>(body.marks ?? larder.view?.usualTraits.find((k) => k.kind === body.kind)?.traits ?? []);
 </script>
@@ -150,32 +151,26 @@
   />
 {/snippet}
 
-{#snippet chips(label: string, names: Record<string, () => string>, on: readonly string[], flip: (one: string) => void)}
-  <fieldset>
-    <legend class="mb-1 font-head font-bold">{label}</legend>
-    <div class="flex flex-wrap gap-1.5">
-      {#each Object.entries(names) as [one, name] (one)}
-        <button
-          type="button"
-          class="min-h-11 rounded-full border-2 px-3.5 text-[14px] {on.includes(one)
-            ? 'border-rim bg-rim text-white'
-            : 'border-rim-soft bg-white'}"
-          aria-pressed={on.includes(one)}
-          onclick={() => flip(one)}>{name()}</button
-        >
-      {/each}
-    </div>
-  </fieldset>
+{#snippet chips<T extends string>(label: string, names: Record<T, () => string>, on: readonly T[], change: (on: T[]) => void)}
+  <section>
+    <p class="mb-1 font-head font-bold" aria-hidden="true">{label}</p>
+    <Chips
+      {label}
+      value={[...on]}
+      options={(Object.entries(names) as [T, () => string][]).map(([value, name]) => ({ value, label: name() }))}
+      onchange={change}
+    />
+  </section>
 {/snippet}
 
 <form class="tray flex min-h-0 min-w-0 flex-col overflow-hidden" onsubmit={keep} novalidate aria-label={fresh ? m.new_item() : start.name}>
-  <div class="grid min-h-0 flex-1 content-start gap-x-5 gap-y-3 overflow-y-auto p-4 sm:px-[22px]">
+  <div class="grid min-h-0 flex-1 content-start gap-x-5 gap-y-3 overflow-y-auto p-4 sm:px-5.5">
     <div class="grid gap-x-4 gap-y-3 sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div class="min-w-0">
-        <label class="block text-[14px] text-mute" for="item-name">{m.item_name()}</label>
+        <label class="block text-small text-mute" for="item-name">{m.item_name()}</label>
         <input
           id="item-name"
-          class="field w-full font-head !text-[17px] font-bold"
+          class="field w-full font-head text-lead font-bold"
           maxlength="80"
           bind:value={body.name}
           aria-invalid={refusalOf("name") ? "true" : undefined}
@@ -185,18 +180,22 @@
             {refusalOf("name")?.code === "missing" ? m.refuse_name() : say(refusalOf("name")!)}
           </p>{/if}
       </div>
-      <label class="min-w-0">
-        <span class="block text-[14px] text-mute">{body.lot ? m.sack_of({ flour: "" }) : m.kind()}</span>
-        {#if body.lot}
-          <select class="field w-full" bind:value={body.lot.of}>
-            {#each flours as f (f.id)}<option value={f.id}>{f.name}</option>{/each}
-          </select>
-        {:else}
-          <select class="field w-full" bind:value={body.kind}>
-            {#each Object.keys(kindName) as IngredientKind[] as k (k)}<option value={k}>{kindName[k]()}</option>{/each}
-          </select>
-        {/if}
-      </label>
+      {#if body.lot}
+        {@const lot = body.lot}
+        <Select
+          label={m.sack_is_of()}
+          value={lot.of}
+          options={flours.map((f) => ({ value: f.id, label: f.name }))}
+          onchange={(of) => (lot.of = of)}
+        />
+      {:else}
+        <Select
+          label={m.kind()}
+          value={body.kind}
+          options={(Object.keys(kindName) as IngredientKind[]).map((value) => ({ value, label: kindName[value]() }))}
+          onchange={(kind) => (body.kind = kind)}
+        />
+      {/if}
     </div>
     {#if body.lot}
       <div class="grid grid-cols-2 gap-4 sm:grid-cols-3">
@@ -209,7 +208,7 @@
           refusal={refusalOf("lot.thirst")}
         />
       </div>
-      <p class="text-[14px] text-mute">{m.sack_values({ flour: nameOf(body.lot.of) })}</p>
+      <p class="text-small text-mute">{m.sack_values({ flour: nameOf(body.lot.of) })}</p>
     {:else}
       <fieldset>
         <legend class="mb-1 font-head font-bold">{m.composition()}</legend>
@@ -232,18 +231,16 @@
       {#if body.kind === "flour"}
         {@const flour = body.traits ?? traits}
         <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
-          <label class="min-w-0">
-            <span class="block text-[14px] leading-tight text-mute">{m.strength()}</span>
-            <select
-              class="field w-full"
-              value={flour.strength}
-              onchange={(e) => (body.traits = { ...flour, strength: e.currentTarget.value as "white" })}
-            >
-              <option value="white">{m.strength_white()}</option><option value="whole">{m.strength_whole()}</option><option value="weak"
-                >{m.strength_weak()}</option
-              >
-            </select>
-          </label>
+          <Select
+            label={m.strength()}
+            value={flour.strength}
+            options={[
+              { value: "white", label: m.strength_white() },
+              { value: "whole", label: m.strength_whole() },
+              { value: "weak", label: m.strength_weak() },
+            ]}
+            onchange={(strength) => (body.traits = { ...flour, strength })}
+          />
           <FigureField
             label={m.springback()}
             limit={larder.itemLimit("traits.springback")}
@@ -281,14 +278,20 @@
       />
     </div>
     {#if !body.lot}
-      {@render chips(m.allergens(), { ...allergenName, none: m.allergens_none }, body.noAllergens ? ["none"] : body.allergens, (a) => {
-        body.noAllergens = a === "none" && !body.noAllergens;
-        body.allergens = a === "none" ? [] : flipped(body.allergens, a as Allergen);
-      })}
-      {@render chips(m.traits(), traitName, marks, (t) => (body.marks = flipped(marks, t as Trait)))}
+      {@render chips<Allergen | "none">(
+        m.allergens(),
+        { ...allergenName, none: m.allergens_none },
+        body.noAllergens ? ["none"] : body.allergens,
+        (on) => {
+          // None and any exclude each other: what was pressed last counts.
+          body.noAllergens = on.includes("none") && !body.noAllergens;
+          body.allergens = body.noAllergens ? [] : on.filter((a) => a !== "none");
+        },
+      )}
+      {@render chips<Trait>(m.traits(), traitName, marks, (on) => (body.marks = on))}
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
         <label class="min-w-0">
-          <span class="block text-[14px] text-mute">{m.hue()}</span>
+          <span class="block text-small text-mute">{m.hue()}</span>
           <input
             type="color"
             class="h-11 w-full cursor-pointer rounded-xl border-2 border-rim-soft bg-white p-1"
@@ -306,14 +309,14 @@
       </div>
     {/if}
     <label
-      ><span class="block text-[14px] text-mute">{m.item_note()}</span><input
+      ><span class="block text-small text-mute">{m.item_note()}</span><input
         class="field w-full"
         maxlength="200"
         bind:value={body.note}
       /></label
     >
   </div>
-  <div class="flex flex-wrap items-center gap-2 border-t-[2.5px] border-rim bg-white px-4 py-2 sm:px-[22px]">
+  <div class="flex flex-wrap items-center gap-2 rim-t bg-white px-4 py-2 sm:px-5.5">
     <button class="button strong" type="submit">{m.keep_item()}</button>
     {#if unkept}<span class="text-mute">{m.item_not_kept()}</span>{/if}
     <Trouble {trouble} />

@@ -9,6 +9,7 @@
   import { toaster } from "../../toast.svelte";
   import { amount } from "../../words/format";
   import { kindName } from "../../words/names";
+  import Select from "../../parts/Select.svelte";
   import ImportCsv from "../../files/ImportCsv.svelte";
   import Item from "./Item.svelte";
 
@@ -98,7 +99,7 @@
 
 <div class="grid min-h-0 grid-cols-[minmax(0,1fr)] gap-4 lg:h-full lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
   <section class="tray flex min-h-0 flex-col overflow-hidden max-lg:h-[60vh]" aria-label={m.larder_items()}>
-    <div class="flex flex-wrap gap-2 border-b-[2.5px] border-rim p-2">
+    <div class="flex flex-wrap gap-2 rim-b p-2">
       <input
         class="field min-w-0 flex-1 basis-40"
         type="search"
@@ -107,10 +108,14 @@
         bind:value={find}
         data-find
       />
-      <select class="field min-w-0 flex-1 basis-36" aria-label={m.kind()} bind:value={kind}>
-        <option value="">{m.all_kinds()}</option>
-        {#each kinds as k (k)}<option value={k}>{kindName[k]()}</option>{/each}
-      </select>
+      <Select
+        bare
+        class="flex-1 basis-36"
+        label={m.kind()}
+        value={kind}
+        options={[{ value: "", label: m.all_kinds() }, ...kinds.map((value) => ({ value, label: kindName[value]() }))]}
+        onchange={(k) => (kind = k)}
+      />
     </div>
     <div
       class="min-h-0 flex-1 overflow-y-auto"
@@ -128,7 +133,7 @@
             aria-posinset={first + i + 1}
           >
             <button
-              class="flex h-full w-full items-center gap-3 border-b border-line px-4 text-start hover:bg-steel aria-[current=true]:border-s-[6px] aria-[current=true]:border-s-ghee aria-[current=true]:bg-white"
+              class="flex h-full w-full items-center gap-3 border-b border-line px-4 text-start hover:bg-steel aria-[current=true]:border-s-6 aria-[current=true]:border-s-ghee aria-[current=true]:bg-white"
               aria-current={open?.id === item.id && !adding ? "true" : undefined}
               onclick={() => {
                 adding = null;
@@ -137,11 +142,11 @@
             >
               <span class="min-w-0 flex-1">
                 <span class="block truncate font-head font-semibold">{item.name}</span>
-                <span class="block truncate text-[13px] text-mute">{kindName[item.kind]()}{item.note ? ` · ${item.note}` : ""}</span>
+                <span class="block truncate text-fine text-mute">{kindName[item.kind]()}{item.note ? ` · ${item.note}` : ""}</span>
               </span>
-              <span class="text-end text-[14px] whitespace-nowrap">
+              <span class="text-end text-small whitespace-nowrap">
                 {small(item)}
-                {#if item.origin !== "shipped"}<span class="block text-[13px] font-semibold text-rim"
+                {#if item.origin !== "shipped"}<span class="block text-fine font-semibold text-rim"
                     >{item.origin === "own" ? m.origin_own() : m.origin_changed()}</span
                   >{/if}
               </span>
@@ -151,12 +156,12 @@
       </ul>
       {#if found.length === 0}<p class="p-4 text-mute">{m.none_in_larder({ find })}</p>{/if}
     </div>
-    <div class="flex flex-wrap gap-2 border-t-[2.5px] border-rim p-2">
-      <button class="button !px-3" onclick={add}><Plus size={18} aria-hidden="true" />{m.add_item()}</button>
-      <button class="button !px-3" onclick={addSack}><Plus size={18} aria-hidden="true" />{m.add_sack()}</button>
+    <div class="flex flex-wrap gap-2 rim-t p-2">
+      <button class="button px-3" onclick={add}><Plus size={18} aria-hidden="true" />{m.add_item()}</button>
+      <button class="button px-3" onclick={addSack}><Plus size={18} aria-hidden="true" />{m.add_sack()}</button>
       <span class="flex-1"></span>
       <ImportCsv path="/api/larder/import" title={m.import_title()} ontaken={taken} />
-      <a class="button !px-3" href="/api/larder/export" download><Download size={18} aria-hidden="true" />{m.export_csv()}</a>
+      <a class="button px-3" href="/api/larder/export" download><Download size={18} aria-hidden="true" />{m.export_csv()}</a>
     </div>
   </section>
   {#if shown}

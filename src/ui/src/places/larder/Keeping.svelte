@@ -121,8 +121,8 @@
   </p>{/if}
 {#if keeping}
   <div class="grid content-start gap-5 lg:grid-cols-2">
-    <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="backups-head">
-      <h2 id="backups-head" class="text-[19px] font-bold">{m.backups_head()}</h2>
+    <section class="tray px-4 py-3 sm:px-5.5" aria-labelledby="backups-head">
+      <h2 id="backups-head" class="text-big font-bold">{m.backups_head()}</h2>
       <p class="mb-2 text-mute">{m.backups_how({ kept: keeping.kept, others: keeping.othersKept })}</p>
       {#if keeping.elsewhere}
         <p class="mb-2 {keeping.elsewhere.old ? 'font-semibold text-chilli' : 'text-mute'}" data-testid="elsewhere">
@@ -145,7 +145,7 @@
         {#each keeping.backups as file (file.name)}
           <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
             <span class="min-w-0 flex-1 font-head font-semibold max-sm:basis-full">{day(file.madeAt)} {clock(file.madeAt)}</span>
-            <span class="text-[14px] text-mute"
+            <span class="text-small text-mute"
               >{file.daily ? m.backup_daily() : ""} {m.backup_size({ size: number(file.bytes / 1e6, 1) })}</span
             >
             <a
@@ -172,23 +172,23 @@
       </ul>
     </section>
     <div class="grid content-start gap-5">
-      <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="file-head">
-        <h2 id="file-head" class="text-[19px] font-bold">{m.file_head()}</h2>
+      <section class="tray px-4 py-3 sm:px-5.5" aria-labelledby="file-head">
+        <h2 id="file-head" class="text-big font-bold">{m.file_head()}</h2>
         <p class="mb-2 text-mute">{m.file_how()}</p>
         <div class="flex flex-wrap gap-2">
           <a class="button strong" href="/api/files/kitchen" download><FileDown size={18} aria-hidden="true" />{m.file_save()}</a>
           <FileButton label={m.file_open()} accept=".json,application/json" onfile={(f) => void (file = f)} />
         </div>
       </section>
-      <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="trash-head">
-        <h2 id="trash-head" class="text-[19px] font-bold">{m.trash_head()}</h2>
+      <section class="tray px-4 py-3 sm:px-5.5" aria-labelledby="trash-head">
+        <h2 id="trash-head" class="text-big font-bold">{m.trash_head()}</h2>
         <p class="mb-2 text-mute">{m.trash_how({ days: keeping.trashDays })}</p>
         <ul data-testid="trash">
           {#each trash.data ?? [] as thing (thing.kind + thing.id)}
             <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
               <span class="min-w-0 flex-1"
                 ><b>{thing.name}</b>
-                <span class="text-[14px] text-mute"
+                <span class="text-small text-mute"
                   >{kinds[thing.kind]?.()}, {day(thing.deletedAt)}, {m.trash_left({ days: left(thing) })}</span
                 ></span
               >

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { RadioGroup } from "bits-ui";
   import Trash2 from "@lucide/svelte/icons/trash-2";
   import { call, type Trouble as Why } from "../../api/call";
   import { api, meant } from "../../api/client";
@@ -7,8 +6,11 @@
   import type { PowderFill, Refusal, Units, Vessel } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Combobox from "../../parts/Combobox.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import { newId } from "../../ids";
+  import Segments from "../../parts/Segments.svelte";
+  import Select from "../../parts/Select.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { number } from "../../words/format";
@@ -31,6 +33,11 @@
   let id = newId();
   const refusalOf = (field: string) => refusals.find((r) => r.field === field);
 
+  const fills: { value: PowderFill; label: string }[] = [
+    { value: "sifted", label: m.fill_sifted() },
+    { value: "spooned", label: m.fill_spooned() },
+    { value: "scooped", label: m.fill_scooped() },
+  ];
   const choices = $derived<
     { key: "mass" | "cup" | "fill" | "heat" | "length"; label: string; options: { value: string; label: string }[] }[]
   >([
@@ -55,11 +62,7 @@
     {
       key: "fill",
       label: m.powder_fill(),
-      options: [
-        { value: "sifted", label: m.fill_sifted() },
-        { value: "spooned", label: m.fill_spooned() },
-        { value: "scooped", label: m.fill_scooped() },
-      ],
+      options: fills,
     },
     {
       key: "heat",
@@ -152,22 +155,12 @@
     <section class="tray grid content-start gap-3 p-5" aria-label={m.larder_cups()}>
       {#each choices as { key, label, options } (key)}
         <div>
-          <span id="unit-{key}" class="mb-1 block leading-tight">{label}</span>
-          <RadioGroup.Root
-            value={units[key]}
-            orientation="horizontal"
-            aria-labelledby="unit-{key}"
-            class="flex flex-wrap rounded-xl border-2 border-rim-soft bg-white p-0.5"
-            onValueChange={(v) => void set(key === "fill" ? { fill: v as PowderFill, cupSaid: true, flourCup: undefined } : { [key]: v })}
-          >
-            {#each options as option (option.value)}
-              <RadioGroup.Item
-                value={option.value}
-                class="min-h-11 flex-1 rounded-[9px] px-2 text-[15px] leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
-                >{option.label}</RadioGroup.Item
-              >
-            {/each}
-          </RadioGroup.Root>
+          <Segments
+            {label}
+            value={units[key] as string}
+            {options}
+            onchange={(v) => void set(key === "fill" ? { fill: v as PowderFill, cupSaid: true, flourCup: undefined } : { [key]: v })}
+          />
           {#if key === "fill"}
             <div class="max-w-52">
               <FigureField
@@ -179,7 +172,7 @@
                 refusal={cupRefusal}
               />
             </div>
-            <p class="text-[14px] text-mute">{m.cup_why()}</p>
+            <p class="text-small text-mute">{m.cup_why()}</p>
           {/if}
         </div>
       {/each}
@@ -201,16 +194,15 @@
           refusal={boardRefusal}
         />
       </div>
-      <p class="text-[14px] text-mute">{m.board_why()}</p>
+      <p class="text-small text-mute">{m.board_why()}</p>
     </section>
     <section class="tray grid content-start gap-3 p-5" aria-labelledby="own-vessels">
-      <h2 id="own-vessels" class="text-[19px] font-bold">{m.own_vessels()}</h2>
+      <h2 id="own-vessels" class="text-big font-bold">{m.own_vessels()}</h2>
       <p class="text-mute">{m.own_vessels_how()}</p>
       <ul data-testid="vessels">
         {#each vessels as v (v.id)}
           <li class="flex items-center border-b border-line">
-            <b class="min-w-0 flex-1 truncate">{v.name}</b><span class="text-[17px]">{m.vessel_holds({ volume: number(v.volume, 0) })}</span
-            >
+            <b class="min-w-0 flex-1 truncate">{v.name}</b><span class="text-lead">{m.vessel_holds({ volume: number(v.volume, 0) })}</span>
             <button
               class="ms-2 grid size-11 place-items-center rounded-lg text-mute hover:bg-steel"
               aria-label={m.delete_name({ name: v.name })}
@@ -223,7 +215,7 @@
       {#key formKey}
         <form class="grid gap-3 rounded-xl bg-steel p-3 sm:grid-cols-2" onsubmit={add} novalidate>
           <div class="min-w-0">
-            <label class="block text-[14px] leading-tight text-mute" for="vessel-name">{m.vessel_name()}</label>
+            <label class="block text-small leading-tight text-mute" for="vessel-name">{m.vessel_name()}</label>
             <input
               id="vessel-name"
               class="field w-full"
@@ -244,18 +236,13 @@
             bind:unread
             refusal={refusalOf("mass")}
           />
-          <label class="min-w-0"
-            ><span class="block text-[14px] text-mute">{m.vessel_item()}</span><select class="field w-full" bind:value={made.item}>
-              {#each liquids as i (i.id)}<option value={i.id}>{i.name}</option>{/each}
-            </select></label
-          >
-          <label class="min-w-0"
-            ><span class="block text-[14px] text-mute">{m.powder_fill()}</span><select class="field w-full" bind:value={made.fill}>
-              <option value="sifted">{m.fill_sifted()}</option><option value="spooned">{m.fill_spooned()}</option><option value="scooped"
-                >{m.fill_scooped()}</option
-              >
-            </select></label
-          >
+          <Combobox
+            label={m.vessel_item()}
+            value={made.item}
+            options={liquids.map((i) => ({ value: i.id, label: i.name }))}
+            onchange={(item) => (made.item = item)}
+          />
+          <Select label={m.powder_fill()} value={made.fill} options={fills} onchange={(fill) => (made.fill = fill)} />
           <div class="sm:col-span-2"><Trouble {trouble} /></div>
           <button class="button strong sm:col-span-2" type="submit">{m.vessel_add()}</button>
         </form>

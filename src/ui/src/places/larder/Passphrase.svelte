@@ -17,8 +17,8 @@
 </script>
 
 {#if view?.lan}
-  <section class="tray grid gap-3 px-4 py-4 sm:px-[22px]" aria-labelledby="pass-head">
-    <h2 id="pass-head" class="text-[19px] font-bold">{m.screens_pass_head()}</h2>
+  <section class="tray grid gap-3 px-4 py-4 sm:px-5.5" aria-labelledby="pass-head">
+    <h2 id="pass-head" class="text-big font-bold">{m.screens_pass_head()}</h2>
     <p class={view.passphraseSet ? "text-mute" : "font-semibold text-chilli"}>
       {view.passphraseSet ? m.screens_pass_there() : `▲ ${m.screens_pass_none()}`}
     </p>
@@ -36,7 +36,7 @@
             aria-describedby={short ? "pass-short pass-rule" : "pass-rule"}
           /></label
         >
-        <p class="text-[14px] text-mute" id="pass-rule">{m.screens_pass_rule({ least: view.shortest })}</p>
+        <p class="text-small text-mute" id="pass-rule">{m.screens_pass_rule({ least: view.shortest })}</p>
         {#if short}<p class="refusal" id="pass-short" role="alert">{m.screens_pass_short({ least: view.shortest })}</p>{/if}
         <Trouble trouble={screens.trouble} />
         <button class="button strong justify-self-start">{m.screens_pass_set()}</button>

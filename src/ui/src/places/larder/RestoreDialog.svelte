@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import { call, type Trouble as Why } from "../../api/call";
   import { patient } from "../../api/client";
   import type { BackupFile, RestorePreview } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { clock, day } from "../../words/format";
+  import { moment } from "../../words/format";
+  import Dialog from "../../parts/Dialog.svelte";
+  import DialogClose from "../../parts/DialogClose.svelte";
   import Trouble from "../../parts/Trouble.svelte";
 
   /** What a restore would change, before it is done. */
@@ -37,46 +38,38 @@
   }
 </script>
 
-<Dialog.Root open onOpenChange={(open) => !open && onclose()}>
-  <Dialog.Portal to="main">
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(640px,94vw)] -translate-1/2 overflow-y-auto p-5">
-      <Dialog.Title class="text-title font-bold tracking-tight"
-        >{m.restore_head({ day: `${day(file.madeAt)} ${clock(file.madeAt)}` })}</Dialog.Title
-      >
-      <Trouble {trouble} again={preview ? undefined : look} />
-      {#if preview}
-        <table class="my-3 w-full text-[15px]" data-testid="restore-preview">
-          <caption class="pb-1 text-start text-mute">{m.restore_what()}</caption>
-          <thead>
-            <tr class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:text-end [&>th]:font-semibold">
-              <th class="!text-start" scope="col">{m.restore_part()}</th>
-              <th scope="col">{m.restore_back()}</th>
-              <th scope="col">{m.restore_gone()}</th>
-              <th scope="col">{m.restore_changed()}</th>
-              <th scope="col">{m.restore_same()}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {#each preview.parts as part (part.part)}
-              <tr class="border-b border-line [&>td]:py-1.5 [&>td]:text-end">
-                <th scope="row" class="text-start font-normal">{parts[part.part]?.()}</th>
-                {#each [part.back, part.gone, part.changed] as count, i (i)}
-                  <td class={count > 0 ? "font-head text-[17px] font-bold text-chilli" : "text-mute"}>{count}</td>
-                {/each}
-                <td>{part.same}</td>
-              </tr>
+<Dialog open title={m.restore_head({ day: moment(file.madeAt) })} {onclose}>
+  <Trouble {trouble} again={preview ? undefined : look} />
+  {#if preview}
+    <table class="my-3 w-full text-body" data-testid="restore-preview">
+      <caption class="pb-1 text-start text-mute">{m.restore_what()}</caption>
+      <thead>
+        <tr class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:text-end [&>th]:font-semibold">
+          <th class="text-start" scope="col">{m.restore_part()}</th>
+          <th scope="col">{m.restore_back()}</th>
+          <th scope="col">{m.restore_gone()}</th>
+          <th scope="col">{m.restore_changed()}</th>
+          <th scope="col">{m.restore_same()}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each preview.parts as part (part.part)}
+          <tr class="border-b border-line [&>td]:py-1.5 [&>td]:text-end">
+            <th scope="row" class="text-start font-normal">{parts[part.part]?.()}</th>
+            {#each [part.back, part.gone, part.changed] as count, i (i)}
+              <td class={count > 0 ? "font-head text-lead font-bold text-chilli" : "text-mute"}>{count}</td>
             {/each}
-          </tbody>
-        </table>
-        {#if preview.back.length}<p>{m.restore_breads_back({ names: preview.back.join(", ") })}</p>{/if}
-        {#if preview.gone.length}<p>{m.restore_breads_gone({ names: preview.gone.join(", ") })}</p>{/if}
-        <p class="mt-2 text-mute">{changes ? m.restore_first() : m.restore_nothing()}</p>
-      {/if}
-      <div class="mt-4 flex flex-wrap gap-2">
-        {#if changes}<button class="button strong" onclick={() => void restore()} disabled={busy}>{m.restore_do()}</button>{/if}
-        <Dialog.Close class="button">{m.close()}</Dialog.Close>
-      </div>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+            <td>{part.same}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if preview.back.length}<p>{m.restore_breads_back({ names: preview.back.join(", ") })}</p>{/if}
+    {#if preview.gone.length}<p>{m.restore_breads_gone({ names: preview.gone.join(", ") })}</p>{/if}
+    <p class="mt-2 text-mute">{changes ? m.restore_first() : m.restore_nothing()}</p>
+  {/if}
+  <div class="mt-4 flex flex-wrap gap-2">
+    {#if changes}<button class="button strong" onclick={() => void restore()} disabled={busy}>{m.restore_do()}</button>{/if}
+    <DialogClose />
+  </div>
+</Dialog>

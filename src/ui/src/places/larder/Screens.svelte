@@ -17,17 +17,17 @@
   <div class="grid content-start gap-5 lg:grid-cols-2">
     <div class="grid content-start gap-5">
       {#if !view.lan}
-        <section class="tray grid gap-2 px-4 py-4 sm:px-[22px]">
-          <h2 class="text-[19px] font-bold">{m.screens_alone()}</h2>
+        <section class="tray grid gap-2 px-4 py-4 sm:px-5.5">
+          <h2 class="text-big font-bold">{m.screens_alone()}</h2>
           <p>{m.screens_alone_how()}</p>
           <p><code class="rounded-md bg-steel px-2 py-1 font-semibold">./ystrata start --lan</code></p>
         </section>
       {:else if view.passphraseSet}
-        <section class="tray grid gap-3 px-4 py-4 sm:px-[22px]" aria-labelledby="in-head">
-          <h2 id="in-head" class="text-[19px] font-bold">{m.screens_in_head()}</h2>
+        <section class="tray grid gap-3 px-4 py-4 sm:px-5.5" aria-labelledby="in-head">
+          <h2 id="in-head" class="text-big font-bold">{m.screens_in_head()}</h2>
           <p class="text-mute">{m.screens_in_how()}</p>
           <ul data-testid="addresses">
-            {#each view.addresses as address (address)}<li class="text-[19px] font-semibold break-all">{address}</li>{/each}
+            {#each view.addresses as address (address)}<li class="text-big font-semibold break-all">{address}</li>{/each}
           </ul>
           {#if !view.tls}<p class="font-semibold text-chilli">▲ {m.screens_plain()}</p>{/if}
           <Segments
@@ -46,7 +46,7 @@
               role="img"
               aria-label={m.screens_code_picture({ address: screens.code.address })}
               data-testid="code"
-              shape-rendering="crispEdges"><path d={screens.code.dark} fill="#000" /></svg
+              shape-rendering="crispEdges"><path d={screens.code.dark} fill="black" /></svg
             >
             <p class="text-center font-semibold">{m.screens_code_left({ left: seconds(screens.left) })}</p>
           {:else}
@@ -61,8 +61,8 @@
     </div>
     {#if view.lan}
       <div class="grid content-start gap-5">
-        <section class="tray px-4 py-3 sm:px-[22px]" aria-labelledby="screens-head">
-          <h2 id="screens-head" class="text-[19px] font-bold">{m.screens_head()}</h2>
+        <section class="tray px-4 py-3 sm:px-5.5" aria-labelledby="screens-head">
+          <h2 id="screens-head" class="text-big font-bold">{m.screens_head()}</h2>
           <ul data-testid="screens">
             {#each view.screens as screen (screen.id)}
               <li class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line py-2 last:border-0">
@@ -78,7 +78,7 @@
                   aria-label={m.screen_send_away_of({ name: screen.name })}
                   onclick={() => void screens.sendAway(screen)}>{m.screen_send_away()}</button
                 >
-                <span class="basis-full text-[14px] text-mute"
+                <span class="basis-full text-small text-mute"
                   >{screen.kind === "all" ? m.screen_all() : m.screen_stove()} · {m.screen_seen({ when: when(screen.seenAt) })}{screen.me
                     ? ` · ${m.screens_me()}`
                     : ""}</span

@@ -34,11 +34,11 @@
 
 <div class="grid min-h-11 grid-cols-[minmax(0,1fr)_82px_96px_64px] items-center gap-x-2 border-b border-line last:border-0">
   <label for={id} class="leading-tight">{label}</label>
-  <span class="text-end text-[14px] whitespace-nowrap text-mute">{planned === null ? "" : amount(planned, unit)}</span>
+  <span class="text-end text-small whitespace-nowrap text-mute">{planned === null ? "" : amount(planned, unit)}</span>
   <span class="flex items-center gap-1">
     <input
       {id}
-      class="field !min-h-9 w-full min-w-0 !px-2 text-end font-head text-[17px] font-semibold"
+      class="field min-h-9 w-full min-w-0 px-2 text-end font-head text-lead font-semibold"
       inputmode="decimal"
       autocomplete="off"
       maxlength="40"
@@ -48,7 +48,7 @@
       oninput={(e) => type(e.currentTarget.value)}
     />
   </span>
-  <span id="{id}-off" class="text-[13px] whitespace-nowrap text-mute">
+  <span id="{id}-off" class="text-fine whitespace-nowrap text-mute">
     {unit}{#if !problem && value != null && Math.abs(off) >= least}&ensp;<b class="text-ink"
         >{off > 0 ? "+" : "−"}{number(Math.abs(off), least < 0.5 ? 1 : 0)}</b
       >{/if}

@@ -18,26 +18,26 @@
 </script>
 
 <figure class="min-w-0" data-testid="colour-scale">
-  <div class="relative pt-[26px] pb-[22px]">
+  <div class="relative pt-6.5 pb-5.5">
     {#each seen as face (face.is)}
       <span
-        class="absolute top-0 -translate-x-1/2 text-center text-[13px] leading-none font-bold whitespace-nowrap"
+        class="absolute top-0 -translate-x-1/2 text-center text-fine leading-none font-bold whitespace-nowrap"
         style:left={at(face.dark)}>{faceIsName[face.is]()}<br />▼</span
       >
     {/each}
-    <div class="flex h-[22px] overflow-hidden rounded-md" aria-hidden="true">
+    <div class="flex h-5.5 overflow-hidden rounded-md" aria-hidden="true">
       {#each steps as dark (dark)}<span class="flex-1" style:background={tintOf(dark)}></span>{/each}
     </div>
     {#each seen as face (face.is)}
       {@const planned = plannedOf(face.is)}
       {#if planned != null}<span
-          class="absolute top-[22px] h-[30px] border-s-2 border-dashed border-rim"
+          class="absolute top-5.5 h-7.5 border-s-2 border-dashed border-rim"
           style:left={at(planned)}
           title={m.colour_planned()}
         ></span>{/if}
     {/each}
     {#each looks as look (look.look)}
-      {#if look.from < end}<span class="absolute bottom-0 text-[13px] leading-none text-mute" style:left={at(look.from)}
+      {#if look.from < end}<span class="absolute bottom-0 text-fine leading-none text-mute" style:left={at(look.from)}
           >{lookName[look.look]()}</span
         >{/if}
     {/each}
@@ -45,7 +45,7 @@
   {#each view.faces as face (face.is)}
     {#if face.trouble === "none"}
       {@const planned = plannedOf(face.is)}
-      <p class="text-[15px]" data-testid="colour-{face.is}">
+      <p class="text-body" data-testid="colour-{face.is}">
         {faceIsName[face.is]()}: <b>{darkName(face.dark)}</b>{#if planned != null}, {m.colour_against({ planned: darkName(planned) })}{/if}
       </p>
     {/if}

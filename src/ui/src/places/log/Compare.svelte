@@ -26,13 +26,13 @@
 
 {#snippet part(rows: ComparedView["rows"], head: string)}
   <tbody>
-    <tr><th class="pt-3 pb-1 text-start font-head text-[15px]" colspan={(view?.cookings.length ?? 0) + 2} scope="colgroup">{head}</th></tr>
+    <tr><th class="pt-3 pb-1 text-start font-head text-body" colspan={(view?.cookings.length ?? 0) + 2} scope="colgroup">{head}</th></tr>
     {#each rows as row (row.name + row.of)}
       {@const most = Math.max(...row.values.map((v) => Math.abs(v ?? 0)), 1e-9)}
       <tr class="border-b border-line [&>*]:py-1.5 [&>*]:pe-4" data-figure={row.name}>
         <th scope="row" class="text-start font-normal">{figureName(row.name, row.of)}</th>
         {#each row.values as value, i (i)}
-          <td class="text-end whitespace-nowrap {row.differs >= 1 ? 'font-head text-[17px] font-bold' : ''}">
+          <td class="text-end whitespace-nowrap {row.differs >= 1 ? 'font-head text-lead font-bold' : ''}">
             {#if value == null}<span class="text-mute">–</span>{:else}
               <span class={row.taken[i] ? "" : "text-mute italic"} title={row.taken[i] ? undefined : m.compare_planned()}
                 >{amount(value, row.unit)}</span
@@ -43,7 +43,7 @@
         <td class="w-[30%] max-md:hidden" aria-hidden="true">
           {#each row.values as value, i (i)}
             <span
-              class="my-px block h-[5px] rounded-full {tints[i]}"
+              class="my-px block h-1.25 rounded-full {tints[i]}"
               style:width="{Math.max((Math.abs(value ?? 0) / most) * 100, value == null ? 0 : 1.5)}%"
             ></span>
           {/each}
@@ -53,14 +53,14 @@
   </tbody>
 {/snippet}
 
-<section class="tray min-h-0 flex-1 overflow-auto px-4 py-3 sm:px-[22px]" aria-labelledby="compare-head" data-testid="compared-cookings">
+<section class="tray min-h-0 flex-1 overflow-auto px-4 py-3 sm:px-5.5" aria-labelledby="compare-head" data-testid="compared-cookings">
   <div class="flex flex-wrap items-center gap-3">
     <h2 id="compare-head" class="text-title font-bold tracking-tight">{m.compare_head()}</h2>
     <a class="button plain" href="#/log"><ArrowLeft size={17} aria-hidden="true" />{m.compare_back()}</a>
   </div>
   {#if gone}<p class="text-mute">{m.compare_gone()}</p>{:else}<Trouble trouble={fetched.trouble} again={fetched.fetch} />{/if}
   {#if view}
-    <table class="w-full border-collapse text-[15px]">
+    <table class="w-full border-collapse text-body">
       <thead>
         <tr class="border-b-2 border-rim-soft">
           <td></td>
@@ -68,7 +68,7 @@
             <th scope="col" class="min-w-28 pe-4 pb-1 text-end leading-tight">
               <span class="mb-1 ms-auto block h-1.5 w-full rounded-full {tints[i]}"></span>
               <a class="font-head font-bold text-rim underline" href="#/log/{cooking.id}">{cooking.name}</a>
-              <span class="block text-[13px] font-normal text-mute">{day(cooking.cookedAt)} {clock(cooking.cookedAt)}</span>
+              <span class="block text-fine font-normal text-mute">{day(cooking.cookedAt)} {clock(cooking.cookedAt)}</span>
             </th>
           {/each}
           <td class="max-md:hidden"></td>
@@ -77,6 +77,6 @@
       {#if matters.length}{@render part(matters, m.compare_matters())}{/if}
       {#if alike.length}{@render part(alike, m.compare_alike())}{/if}
     </table>
-    <p class="mt-2 text-[13px] text-mute"><i>{m.compare_planned()}</i></p>
+    <p class="mt-2 text-fine text-mute"><i>{m.compare_planned()}</i></p>
   {/if}
 </section>

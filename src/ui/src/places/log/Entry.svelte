@@ -6,12 +6,14 @@
   import type { LogView, Outcome, Refusal } from "../../api/types";
   import { newId } from "../../ids";
   import { m } from "../../paraglide/messages";
+  import Check from "../../parts/Check.svelte";
+  import DayTime from "../../parts/DayTime.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { storage } from "../../storage.svelte";
   import { keepOver, type Row } from "../../versions/elsewhere.svelte";
   import { madeOf } from "../../words/figures";
   import Section from "../../section/Section.svelte";
-  import { amount, day, fromLocal, toLocal } from "../../words/format";
+  import { amount, day } from "../../words/format";
   import { handName } from "../../words/names";
   import { nameOf } from "../../words/record";
   import { say } from "../../words/refusals";
@@ -194,25 +196,19 @@
   <section class="tray p-4"><Trouble {trouble} again={() => batchId && fetchPlan(batchId)} /></section>
 {:else if name}
   <form class="tray flex min-h-0 min-w-0 flex-col overflow-hidden" onsubmit={keep} aria-label={m.log_entry()} novalidate>
-    <div class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-3 sm:px-[22px]">
+    <div class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-3 sm:px-5.5">
       <div class="flex flex-wrap items-baseline gap-x-3.5">
         <h2 class="text-title leading-tight font-bold tracking-tight">{name}</h2>
         {#if glance}<p class="text-mute">{madeOf(glance.section, glance.leaves)}</p>{/if}
         <span class="flex-1"></span>
-        <input
-          class="field"
-          type="datetime-local"
-          aria-label={m.cooked_at()}
-          required
-          bind:value={() => toLocal(cookedAt), (v) => v && (cookedAt = fromLocal(v))}
-        />
+        <DayTime bare label={m.cooked_at()} value={cookedAt} onchange={(at) => (cookedAt = at)} />
       </div>
       {#if glance}
         <div class="mt-1 mb-2"><Section section={glance.section} height={64} small /></div>
       {:else}<p class="refusal">{m.cannot_be_worked()}</p>{/if}
       <div class="grid gap-x-8 gap-y-3 xl:grid-cols-2">
         <fieldset class="grid min-w-0 gap-x-8 gap-y-1.5 xl:col-span-2 xl:grid-cols-2">
-          <legend class="mb-1 font-head text-[15px] font-bold">{m.judged()}</legend>
+          <legend class="mb-1 font-head text-body font-bold">{m.judged()}</legend>
           {#each judgedBy as { key, name: scaleName, words } (key)}
             <Scale
               label={scaleName()}
@@ -232,7 +228,7 @@
           />
         </div>
         <fieldset class="min-w-0">
-          <legend class="mb-1 font-head text-[15px] font-bold">{m.really_used()}</legend>
+          <legend class="mb-1 font-head text-body font-bold">{m.really_used()}</legend>
           {#each used as [key, label, unit] (key)}
             {@const field = `used.${key}`}
             <Actual
@@ -248,7 +244,7 @@
         </fieldset>
         <div class="grid min-w-0 content-start gap-3">
           <fieldset class="min-w-0">
-            <legend class="mb-1 font-head text-[15px] font-bold">{m.really_timed()}</legend>
+            <legend class="mb-1 font-head text-body font-bold">{m.really_timed()}</legend>
             {#each timed as [key, label, unit, plan] (key)}
               {@const field = `timed.${key}`}
               <Actual
@@ -263,15 +259,13 @@
             {/each}
           </fieldset>
           <label class="block">
-            <span class="mb-1 block font-head text-[15px] font-bold">{m.note()}</span>
-            <textarea class="field block h-[72px] w-full py-2" bind:value={outcome.note} maxlength="4000"></textarea>
+            <span class="mb-1 block font-head text-body font-bold">{m.note()}</span>
+            <textarea class="field block h-18 w-full py-2" bind:value={outcome.note} maxlength="4000"></textarea>
           </label>
           {#if refusalOf("note")}<p class="refusal">{say(refusalOf("note")!)}</p>{/if}
           <div class="flex flex-wrap items-center justify-between gap-2">
             <Photo bind:id={photoId} label={m.photo_of({ name, day: day(cookedAt) })} />
-            <label class="flex min-h-11 items-center gap-2"
-              ><input type="checkbox" class="size-5 accent-rim" bind:checked={outcome.counts} />{m.counts()}</label
-            >
+            <Check label={m.counts()} bind:checked={outcome.counts} />
           </div>
         </div>
         <div class="xl:col-span-2">
@@ -287,7 +281,7 @@
           <div class="grid gap-x-8 gap-y-2 xl:col-span-2 xl:grid-cols-2">
             {#if outcome.yields?.length}
               <section aria-label={m.yields_head()}>
-                <h3 class="font-head text-[15px] font-bold">{m.yields_head()}</h3>
+                <h3 class="font-head text-body font-bold">{m.yields_head()}</h3>
                 {#each outcome.yields as step (step.step)}
                   <p class="flex justify-between border-b border-line py-1">
                     <span>{nameOf(step.id)}</span><span
@@ -299,7 +293,7 @@
             {/if}
             {#if outcome.hands?.length}
               <section aria-label={m.hands_head()}>
-                <h3 class="font-head text-[15px] font-bold">{m.hands_head()}</h3>
+                <h3 class="font-head text-body font-bold">{m.hands_head()}</h3>
                 {#each outcome.hands as work (work.work)}
                   <p class="flex justify-between border-b border-line py-1">
                     <span>{handName[work.work]()}</span><span
@@ -313,7 +307,7 @@
         {/if}
       </div>
     </div>
-    <div class="flex flex-wrap items-center gap-2 border-t-[2.5px] border-rim bg-white px-4 py-2 sm:px-[22px]">
+    <div class="flex flex-wrap items-center gap-2 rim-t bg-white px-4 py-2 sm:px-5.5">
       <button class="button strong" type="submit" disabled={keeping}>{m.keep_entry()}</button>
       {#if unkept}<span class="text-mute">{m.entry_not_kept()}</span>{/if}
       <Trouble {trouble} />

@@ -113,10 +113,10 @@
             white = face = null;
           }}
         />
-        <p class="text-[15px]" role="status">{!white || face ? m.colour_touch_white() : m.colour_touch_face()}</p>
+        <p class="text-body" role="status">{!white || face ? m.colour_touch_white() : m.colour_touch_face()}</p>
         <button
           type="button"
-          class="relative block w-full max-w-[420px] cursor-crosshair overflow-hidden rounded-lg border-2 border-rim-soft"
+          class="relative block w-full max-w-105 cursor-crosshair overflow-hidden rounded-lg border-2 border-rim-soft"
           aria-label="{label}. {m.colour_touch_how()}"
           onclick={click}
           onkeydown={nudge}
@@ -124,11 +124,11 @@
           <img bind:this={image} src="/api/photos/{photoId}" alt="" class="block w-full" draggable="false" />
           {#each spots as { spot, name } (name)}
             {#if spot}<span
-                class="pointer-events-none absolute aspect-square -translate-1/2 rounded-full border-[3px] border-rim outline-2 outline-white"
+                class="pointer-events-none absolute aspect-square -translate-1/2 rounded-full border-3 border-rim outline-2 outline-white"
                 style:left="{100 * spot.x}%"
                 style:top="{100 * spot.y}%"
                 style:height="{200 * REACH}%"
-                ><span class="absolute start-full top-1/2 ms-1 -translate-y-1/2 rounded bg-white px-1 text-[13px] whitespace-nowrap"
+                ><span class="absolute start-full top-1/2 ms-1 -translate-y-1/2 rounded bg-white px-1 text-fine whitespace-nowrap"
                   >{name}</span
                 ></span
               >{/if}
@@ -143,7 +143,7 @@
           <p class="caution" role="alert" data-testid="colour-trouble">{faceIsName[bad.is]()}: {faceTroubleName[bad.trouble]()}</p>
         {/each}
         {#if view.faces.some((f) => f.trouble === "none")}<ColourScale {view} />{/if}
-        {#if view.faces.some((f) => f.trouble === "none" && f.is !== "raw")}<p class="text-[14px] text-mute">{m.colour_teaches()}</p>{/if}
+        {#if view.faces.some((f) => f.trouble === "none" && f.is !== "raw")}<p class="text-small text-mute">{m.colour_teaches()}</p>{/if}
         <div class="flex flex-wrap gap-2">
           {#each view.faces as f (f.is)}
             <button class="button plain" type="button" onclick={() => leave(f.is)}

@@ -6,6 +6,7 @@
   import type { Complaint, Conviction, Outcome, Symptom } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Chips from "../../parts/Chips.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
   import { mendWords, wordsOf } from "../../words/notes";
@@ -48,9 +49,11 @@
     if (answer?.data && faults?.length) complaints = answer.data;
   }
 
-  function press(symptom: Symptom) {
-    const others = (faults ?? []).filter((f) => f !== symptom);
-    onpick(others.length === (faults ?? []).length ? [...others, symptom] : others.length ? others : null);
+  // None and any exclude each other: what was pressed last counts. Nothing pressed is nothing said.
+  function press(on: (Symptom | "none")[]) {
+    if (on.includes("none") && faults?.length !== 0) return onpick([]);
+    const some = on.filter((s) => s !== "none");
+    onpick(some.length ? some : null);
   }
 
   async function lay(cause: Conviction) {
@@ -61,56 +64,48 @@
 </script>
 
 <fieldset class="min-w-0">
-  <legend class="mb-1 font-head text-[15px] font-bold">{m.faults_head()}</legend>
-  <div class="flex flex-wrap gap-1" data-testid="symptoms">
-    <button
-      type="button"
-      class="min-h-11 rounded-lg border-2 border-rim-soft bg-white px-2.5 text-[13px] font-medium aria-pressed:border-leaf aria-pressed:bg-leaf aria-pressed:text-white"
-      aria-pressed={faults?.length === 0}
-      onclick={() => onpick(faults?.length === 0 ? null : [])}>{m.faults_none()}</button
-    >
-    {#each symptoms as symptom (symptom)}
-      <button
-        type="button"
-        class="min-h-11 rounded-lg border-2 border-rim-soft bg-white px-2.5 text-[13px] font-medium aria-pressed:border-chilli aria-pressed:bg-chilli aria-pressed:text-white"
-        aria-pressed={faults?.includes(symptom) ?? false}
-        onclick={() => press(symptom)}>{symptomName[symptom]()}</button
-      >
-    {/each}
+  <legend class="mb-1 font-head text-body font-bold">{m.faults_head()}</legend>
+  <div data-testid="symptoms">
+    <Chips
+      label={m.faults_head()}
+      value={faults?.length === 0 ? ["none"] : (faults ?? [])}
+      options={[{ value: "none" as const, label: m.faults_none() }, ...symptoms.map((s) => ({ value: s, label: symptomName[s]() }))]}
+      onchange={press}
+    />
   </div>
   <Trouble {trouble} again={explain} />
   {#if complaints.length > 0}
     <section class="mt-2 grid gap-2" aria-label={m.faults_why()} aria-live="polite" data-testid="complaints">
       {#each complaints as { symptom, causes } (symptom)}
         <div data-complaint={symptom}>
-          <h3 class="text-[15px] font-bold">{symptomName[symptom]()}</h3>
+          <h3 class="text-body font-bold">{symptomName[symptom]()}</h3>
           {#each causes.slice(0, MOST_CAUSES) as cause (cause.note.code)}
             {@const said = wordsOf(cause.note)}
-            <div class="flex gap-2.5 border-b border-line py-1.5 text-[14px] leading-[1.35] last:border-0" data-cause={cause.note.code}>
+            <div class="flex gap-2.5 border-b border-line py-1.5 text-small leading-[1.35] last:border-0" data-cause={cause.note.code}>
               <!-- How sure it is: a bar that grows. -->
               <span class="mt-0.5 flex h-10 w-2 shrink-0 flex-col justify-end rounded-sm bg-line" aria-hidden="true"
                 ><span class="rounded-sm bg-chilli" style:height="{Math.round(cause.score * 100)}%"></span></span
               >
               <div class="min-w-0 flex-1">
                 <p class="font-head font-bold">
-                  {said.head} <span class="font-text text-[13px] font-normal text-mute">{surenessName[cause.sure]()}</span>
+                  {said.head} <span class="font-text text-fine font-normal text-mute">{surenessName[cause.sure]()}</span>
                 </p>
                 <p>{why[cause.note.code]?.()} <span class="text-mute">{said.more}</span></p>
                 {#if cause.byHand}<p class="text-mute">{m.faults_by_hand()}</p>{/if}
               </div>
               {#if cause.change || cause.byHand}
                 <button
-                  class="button max-w-52 shrink-0 self-center !px-2.5 !text-[14px] !leading-tight"
+                  class="button max-w-52 shrink-0 self-center px-2.5 text-small leading-tight"
                   type="button"
                   onclick={() => void lay(cause)}
                   ><Wrench size={15} class="shrink-0" aria-hidden="true" />{cause.change
                     ? m.faults_next({ change: mendWords(cause.change).replace(/^./, (c) => c.toLowerCase()) })
                     : m.faults_as_planned()}</button
                 >
-              {:else}<span class="max-w-40 shrink-0 self-center text-[13px] text-mute">{m.faults_no_change()}</span>{/if}
+              {:else}<span class="max-w-40 shrink-0 self-center text-fine text-mute">{m.faults_no_change()}</span>{/if}
             </div>
           {:else}
-            <p class="text-[14px]">
+            <p class="text-small">
               {m.faults_nothing({ symptom: symptomName[symptom]().toLowerCase() })} <span class="text-mute">{m.faults_nothing_more()}</span>
             </p>
           {/each}

@@ -4,8 +4,8 @@
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
   import { larder } from "../../api/larder.svelte";
-  import type { Symptom } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import Select from "../../parts/Select.svelte";
   import { shortName } from "../../words/names";
   import { symptomName } from "../../words/symptoms";
   import type { LogList } from "./log.svelte";
@@ -20,6 +20,23 @@
   });
   const breads = $derived(fetched.data ?? []);
   const flours = $derived(larder.choices("dough.flours[].id"));
+  const filters = $derived<{ key: "bread" | "flour" | "fault"; label: string; options: { value: string; label: string }[] }[]>([
+    {
+      key: "bread",
+      label: m.filter_bread(),
+      options: [{ value: "", label: m.any_bread() }, ...breads.map((b) => ({ value: b.id, label: b.name }))],
+    },
+    {
+      key: "flour",
+      label: m.filter_flour(),
+      options: [{ value: "", label: m.any_flour() }, ...flours.map((f) => ({ value: f.id, label: shortName(f.id) }))],
+    },
+    {
+      key: "fault",
+      label: m.filter_fault(),
+      options: [{ value: "", label: m.any_fault() }, ...symptoms.map((s) => ({ value: s, label: symptomName[s]() }))],
+    },
+  ]);
 </script>
 
 <input
@@ -32,15 +49,16 @@
   oninput={() => list.soon()}
   data-find
 />
-<select class="field w-32" aria-label={m.filter_bread()} bind:value={list.bread} onchange={() => void list.fetch()}>
-  <option value="">{m.any_bread()}</option>
-  {#each breads as bread (bread.id)}<option value={bread.id}>{bread.name}</option>{/each}
-</select>
-<select class="field w-32" aria-label={m.filter_flour()} bind:value={list.flour} onchange={() => void list.fetch()}>
-  <option value="">{m.any_flour()}</option>
-  {#each flours as flour (flour.id)}<option value={flour.id}>{shortName(flour.id)}</option>{/each}
-</select>
-<select class="field w-32" aria-label={m.filter_fault()} bind:value={list.fault} onchange={() => void list.fetch()}>
-  <option value="">{m.any_fault()}</option>
-  {#each symptoms as symptom (symptom)}<option value={symptom satisfies Symptom}>{symptomName[symptom]()}</option>{/each}
-</select>
+{#each filters as { key, label, options } (key)}
+  <Select
+    bare
+    class="w-36"
+    {label}
+    {options}
+    value={list[key]}
+    onchange={(value) => {
+      Object.assign(list, { [key]: value });
+      void list.fetch();
+    }}
+  />
+{/each}

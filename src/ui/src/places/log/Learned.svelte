@@ -1,6 +1,5 @@
 <script lang="ts">
   import RotateCcw from "@lucide/svelte/icons/rotate-ccw";
-  import { Switch } from "bits-ui";
   import { call, callPages } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api, meant } from "../../api/client";
@@ -8,6 +7,7 @@
   import type { LearnedFigure, LearnedView } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Switch from "../../parts/Switch.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
   import { learnedAmount, learnedName } from "../../words/record";
@@ -52,7 +52,7 @@
   }
 </script>
 
-<section class="tray min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-[22px]" aria-label={m.log_view_learned()}>
+<section class="tray min-h-0 flex-1 overflow-y-auto px-4 py-3 sm:px-5.5" aria-label={m.log_view_learned()}>
   <p class="mb-2 max-w-[70ch] text-mute">{m.learned_how({ n: 3, share: "50 %" })}</p>
   <Trouble trouble={learned.trouble} again={learned.fetch} />
   {#if figures?.length === 0}<p class="py-6 text-mute">{m.learned_none()}</p>{/if}
@@ -65,8 +65,8 @@
         data-learned="{figure.kind}:{figure.of}"
       >
         <div>
-          <h2 class="text-[17px] leading-tight font-bold">{learnedName(figure)}</h2>
-          <p class="text-[14px] text-mute">
+          <h2 class="text-lead leading-tight font-bold">{learnedName(figure)}</h2>
+          <p class="text-small text-mute">
             {#if figure.n < figure.least}{m.learned_from({ least: figure.least })},
             {/if}{figure.n === 1 ? m.learned_one() : m.learned_n({ n: figure.n })}, {m.learned_spread({
               spread: figure.unit === "" ? figure.spread.toFixed(2) : learnedAmount(figure.spread, figure.unit),
@@ -74,14 +74,14 @@
           </p>
         </div>
         <div>
-          <p class="flex justify-between gap-3 text-[15px]">
+          <p class="flex justify-between gap-3 text-body">
             <span
               >{m.learned_before()}
-              <b class={figure.used ? "" : "font-head text-[19px]"}>{learnedAmount(figure.before, figure.unit)}</b></span
+              <b class={figure.used ? "" : "font-head text-big"}>{learnedAmount(figure.before, figure.unit)}</b></span
             >
             <span
               >{m.learned_after()}
-              <b class={figure.used ? "font-head text-[19px]" : ""}>{learnedAmount(figure.after, figure.unit)}</b></span
+              <b class={figure.used ? "font-head text-big" : ""}>{learnedAmount(figure.after, figure.unit)}</b></span
             >
           </p>
           <svg viewBox="0 0 100 12" class="h-6 w-full" preserveAspectRatio="none" aria-hidden="true">
@@ -111,21 +111,12 @@
           </svg>
         </div>
         <div class="flex flex-wrap items-center gap-2">
-          <label class="flex min-h-11 items-center gap-2.5">
-            <Switch.Root
-              checked={figure.used}
-              onCheckedChange={(used) => void say(figure, used)}
-              aria-label="{m.learned_use()}: {learnedName(figure)}"
-              class="inline-flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-rim bg-white p-0.5 data-[state=checked]:bg-rim"
-            >
-              <Switch.Thumb class="size-6 rounded-full bg-rim data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
-            </Switch.Root>
-            {m.learned_use()}
-          </label>
+          <Switch label={m.learned_use()} of={learnedName(figure)} checked={figure.used} onchange={(used) => void say(figure, used)} />
           <button
             class="button plain"
             onclick={() => void say(figure, false, true)}
-            aria-label="{m.learned_forget()}: {learnedName(figure)}"><RotateCcw size={16} aria-hidden="true" />{m.learned_forget()}</button
+            aria-label={m.choice_of({ label: m.learned_forget(), value: learnedName(figure) })}
+            ><RotateCcw size={16} aria-hidden="true" />{m.learned_forget()}</button
           >
         </div>
       </li>

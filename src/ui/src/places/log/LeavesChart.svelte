@@ -23,8 +23,8 @@
 </script>
 
 <section class="tray px-4 py-3" aria-labelledby={id}>
-  <h2 {id} class="text-[17px] font-bold">{m.trend_leaves()}</h2>
-  <p class="text-[14px] text-mute">{m.trend_leaves_more()}</p>
+  <h2 {id} class="text-lead font-bold">{m.trend_leaves()}</h2>
+  <p class="text-small text-mute">{m.trend_leaves_more()}</p>
   {#if dots.length === 0}
     <p class="py-8 text-center text-mute">{m.trend_none()}</p>
   {:else}

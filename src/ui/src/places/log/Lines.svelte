@@ -1,6 +1,7 @@
 <script lang="ts">
   import Columns3 from "@lucide/svelte/icons/columns-3";
   import { m } from "../../paraglide/messages";
+  import Check from "../../parts/Check.svelte";
   import { clock, day } from "../../words/format";
   import { symptomName } from "../../words/symptoms";
   import type { LogList } from "./log.svelte";
@@ -10,7 +11,7 @@
   const MOST = 4;
 </script>
 
-<p class="mb-1 flex min-h-11 items-center justify-between gap-2 text-[14px] text-mute">
+<p class="mb-1 flex min-h-11 items-center justify-between gap-2 text-small text-mute">
   <span data-testid="log-count">{m.log_count({ count: list.count })}</span>
   {#if chosen.length > 1}
     <a class="button" href="#/log/compare/{chosen.join(',')}"
@@ -21,28 +22,25 @@
 <ul class="min-h-0 flex-1 overflow-y-auto" data-testid="log-lines">
   {#each list.lines as line (line.id)}
     <li class="flex items-stretch border-b border-rim-soft last:border-0">
-      <label class="grid w-9 shrink-0 place-items-center" title={m.compare_pick({ name: line.name })}>
-        <input
-          type="checkbox"
-          class="size-5 accent-rim"
-          aria-label={m.compare_pick({ name: `${line.name}, ${day(line.cookedAt)}` })}
-          value={line.id}
-          bind:group={chosen}
-          disabled={chosen.length >= MOST && !chosen.includes(line.id)}
-        />
-      </label>
+      <Check
+        bare
+        label={m.compare_pick({ name: line.name, day: day(line.cookedAt) })}
+        checked={chosen.includes(line.id)}
+        disabled={chosen.length >= MOST && !chosen.includes(line.id)}
+        onchange={(on) => (chosen = on ? [...chosen, line.id] : chosen.filter((id) => id !== line.id))}
+      />
       <a
-        class="block min-w-0 flex-1 rounded-lg border-s-[6px] border-transparent px-2 py-1.5 hover:bg-white aria-[current=true]:border-ghee aria-[current=true]:bg-enamel"
+        class="block min-w-0 flex-1 rounded-lg border-s-6 border-transparent px-2 py-1.5 hover:bg-white aria-[current=true]:border-ghee aria-[current=true]:bg-enamel"
         href="#/log/{line.id}"
         aria-current={open === line.id ? "true" : undefined}
       >
         <span class="flex items-baseline justify-between gap-2">
           <span class="truncate font-head font-semibold">{line.name}</span>
-          <span class="text-[13px] whitespace-nowrap text-mute">{day(line.cookedAt)} {clock(line.cookedAt)}</span>
+          <span class="text-fine whitespace-nowrap text-mute">{day(line.cookedAt)} {clock(line.cookedAt)}</span>
         </span>
         <span class="flex items-center gap-3">
           <Marks judged={line.judged} />
-          <span class="min-w-0 truncate text-[13px] text-mute">
+          <span class="min-w-0 truncate text-fine text-mute">
             {#if line.faults?.length}<b class="text-chilli">{line.faults.map((f) => symptomName[f]()).join(", ")}</b>&ensp;{/if}{line.note}
           </span>
         </span>

@@ -42,12 +42,12 @@
   >
     {#each rows as row (row.id)}
       <div data-trained={row.id}>
-        <h2 class="text-[15px] font-bold">{row.name}</h2>
-        <p class="text-[14px]">{m.practice_best({ count: row.count, score: number(row.best, 0) })}</p>
+        <h2 class="text-body font-bold">{row.name}</h2>
+        <p class="text-small">{m.practice_best({ count: row.count, score: number(row.best, 0) })}</p>
         <ol class="mt-1 flex h-20 items-end gap-1" aria-label={m.practice_last()}>
           {#each row.last as round (round.id)}
             <li
-              class="flex h-full max-w-9 min-w-4 flex-1 flex-col items-center justify-end text-[13px]"
+              class="flex h-full max-w-9 min-w-4 flex-1 flex-col items-center justify-end text-fine"
               title="{day(round.day)}, {m.practice_at_level({ level: number(round.level ?? 1, 0) })}"
             >
               {number(round.mark, 0)}

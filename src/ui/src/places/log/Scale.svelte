@@ -17,7 +17,7 @@
     {#each words as word, i (i)}
       <ToggleGroup.Item
         value={String(i + 1)}
-        class="min-h-11 min-w-0 flex-1 rounded-lg border-2 border-rim-soft bg-white px-1 text-[13px] leading-tight font-medium data-[state=on]:border-rim data-[state=on]:bg-rim data-[state=on]:font-semibold data-[state=on]:text-white"
+        class="min-h-11 min-w-0 flex-1 rounded-lg border-2 border-rim-soft bg-white px-1 text-fine leading-tight font-medium data-[state=on]:border-rim data-[state=on]:bg-rim data-[state=on]:font-semibold data-[state=on]:text-white"
       >
         {word}
       </ToggleGroup.Item>

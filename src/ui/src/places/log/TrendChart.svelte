@@ -54,8 +54,8 @@
 </script>
 
 <section class="tray px-4 py-3" aria-labelledby={id}>
-  <h2 {id} class="text-[17px] font-bold">{title}</h2>
-  <p class="text-[14px] text-mute">{about}</p>
+  <h2 {id} class="text-lead font-bold">{title}</h2>
+  <p class="text-small text-mute">{about}</p>
   {#if shown.length === 0}
     <p class="py-8 text-center text-mute">{m.trend_none()}</p>
   {:else}
@@ -78,7 +78,7 @@
         {/each}
       </svg>
     </div>
-    <ul class="flex flex-wrap gap-x-4 text-[14px]">
+    <ul class="flex flex-wrap gap-x-4 text-small">
       {#each lines as { of, tint } (of)}
         {#if of}<li class="flex items-center gap-1.5">
             <span class="size-3 rounded-full" style:background={tint}></span>{nameOf(of)}

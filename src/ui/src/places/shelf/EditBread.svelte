@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import { call, type Trouble as Why } from "../../api/call";
   import { api, meant } from "../../api/client";
   import type { BreadView, Refusal } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { newId } from "../../ids";
+  import Dialog from "../../parts/Dialog.svelte";
+  import DialogClose from "../../parts/DialogClose.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { breadRow, keepOver } from "../../versions/elsewhere.svelte";
@@ -66,30 +67,19 @@
     >{/if}
 {/snippet}
 
-<Dialog.Root open onOpenChange={(open) => !open && onclose()}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-3 top-[10vh] z-50 mx-auto max-w-lg p-5">
-      <Dialog.Title class="mb-3 text-title leading-none font-bold">{m.edit_bread()}</Dialog.Title>
-      <Trouble {trouble} />
-      <form class="grid gap-3" onsubmit={keep} novalidate>
-        <label class="grid gap-1"
-          >{m.item_name()}<input
-            class="field"
-            maxlength="80"
-            bind:value={name}
-            aria-invalid={refusalOf("name") ? "true" : undefined}
-          /></label
-        >
-        {@render problem("name")}
-        <label class="grid gap-1">{m.about()}<textarea class="field h-20 py-2" maxlength="400" bind:value={about}></textarea></label>
-        <label class="grid gap-1">{m.tags()}<input class="field" maxlength="240" bind:value={tags} /></label>
-        {@render problem("tags")}
-        <div class="mt-1 flex gap-2">
-          <button class="button strong flex-1" type="submit">{m.keep()}</button>
-          <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
-        </div>
-      </form>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+<Dialog open title={m.edit_bread()} wide="narrow" {onclose}>
+  <Trouble {trouble} />
+  <form class="grid gap-3" onsubmit={keep} novalidate>
+    <label class="grid gap-1"
+      >{m.item_name()}<input class="field" maxlength="80" bind:value={name} aria-invalid={refusalOf("name") ? "true" : undefined} /></label
+    >
+    {@render problem("name")}
+    <label class="grid gap-1">{m.about()}<textarea class="field h-20 py-2" maxlength="400" bind:value={about}></textarea></label>
+    <label class="grid gap-1">{m.tags()}<input class="field" maxlength="240" bind:value={tags} /></label>
+    {@render problem("tags")}
+    <div class="mt-1 flex gap-2">
+      <button class="button strong flex-1" type="submit">{m.keep()}</button>
+      <DialogClose class="button flex-1" />
+    </div>
+  </form>
+</Dialog>

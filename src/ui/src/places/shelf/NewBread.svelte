@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import Plus from "@lucide/svelte/icons/plus";
   import { larder } from "../../api/larder.svelte";
   import type { LarderView } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import Dialog from "../../parts/Dialog.svelte";
+  import DialogClose from "../../parts/DialogClose.svelte";
 
   type School = LarderView["schools"][number];
   let { onpick }: { onpick: (school: School) => void } = $props();
@@ -30,29 +31,23 @@
   };
 </script>
 
-<Dialog.Root bind:open>
-  <Dialog.Trigger class="button"><Plus size={18} aria-hidden="true" />{m.new_bread()}</Dialog.Trigger>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-3 top-[6vh] z-50 mx-auto max-h-[88vh] max-w-2xl overflow-y-auto p-5">
-      <Dialog.Title class="mb-3 text-title leading-none font-bold">{m.new_from()}</Dialog.Title>
-      <ul class="grid gap-2 sm:grid-cols-2">
-        {#each larder.view?.schools ?? [] as school (school.id)}
-          <li>
-            <button
-              class="h-full min-h-16 w-full rounded-xl border-2 border-rim-soft bg-white px-4 py-2 text-start hover:border-rim"
-              onclick={() => {
-                open = false;
-                onpick(school);
-              }}
-            >
-              <b class="block text-[17px]">{words[school.id]?.[0]() ?? school.id}</b>
-              <span class="text-[14px] text-mute">{words[school.id]?.[1]()}</span>
-            </button>
-          </li>
-        {/each}
-      </ul>
-      <Dialog.Close class="button mt-4 w-full">{m.close()}</Dialog.Close>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+<Dialog bind:open title={m.new_from()}>
+  {#snippet trigger()}<Plus size={18} aria-hidden="true" />{m.new_bread()}{/snippet}
+  <ul class="grid gap-2 sm:grid-cols-2">
+    {#each larder.view?.schools ?? [] as school (school.id)}
+      <li>
+        <button
+          class="h-full min-h-16 w-full rounded-xl border-2 border-rim-soft bg-white px-4 py-2 text-start hover:border-rim"
+          onclick={() => {
+            open = false;
+            onpick(school);
+          }}
+        >
+          <b class="block text-lead">{words[school.id]?.[0]() ?? school.id}</b>
+          <span class="text-small text-mute">{words[school.id]?.[1]()}</span>
+        </button>
+      </li>
+    {/each}
+  </ul>
+  <DialogClose class="button mt-1 w-full" />
+</Dialog>

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import { call, newest, type Trouble as Why } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api, meant } from "../../api/client";
   import type { RecipeRead, Refusal, SettledLine } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { newId } from "../../ids";
+  import Dialog from "../../parts/Dialog.svelte";
+  import DialogClose from "../../parts/DialogClose.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
@@ -95,68 +96,59 @@
   }
 </script>
 
-<Dialog.Root open onOpenChange={(o) => !o && onclose()}>
-  <Dialog.Portal to="main">
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-3 top-[5vh] z-50 mx-auto flex max-h-[90vh] max-w-3xl flex-col p-5">
-      <Dialog.Title class="mb-2 text-title leading-none font-bold">{m.recipe_title()}</Dialog.Title>
-      {#if !file && !read}
-        <label class="grid min-h-0 flex-1 gap-1"
-          >{m.recipe_paste_how()}
-          <textarea class="field min-h-[40vh] w-full py-2" data-testid="pasted" bind:value={pasted}></textarea></label
-        >
+<Dialog open title={m.recipe_title()} wide="wide" {onclose}>
+  {#if !file && !read}
+    <label class="grid gap-1"
+      >{m.recipe_paste_how()}
+      <textarea class="field h-80 w-full py-2" data-testid="pasted" bind:value={pasted}></textarea></label
+    >
+  {/if}
+  {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
+  <Trouble {trouble} />
+  {#if read}
+    <label class="mb-2 grid gap-1">{m.item_name()}<input class="field" maxlength="80" bind:value={name} /></label>
+    <div>
+      {#if read.lines.length}
+        <h3 class="font-bold">{m.recipe_lines()}</h3>
+        <ul data-testid="recipe-lines">
+          {#each read.lines as line, i (i)}
+            <RecipeLine {line} number={i} settled={settled.find((s) => s.line === i)} onsettle={settle} />
+          {/each}
+        </ul>
+      {:else if read.spec}<p class="text-leaf">✓ {m.recipe_own()}</p>{/if}
+      {#if understood.length}
+        <h3 class="mt-3 font-bold">{m.recipe_told()}</h3>
+        <ul>
+          {#each understood as s (s.told)}
+            <li class="border-b border-line py-1">
+              <b class="text-leaf">✓ {toldName[s.told]?.()} {s.figure ? amount(s.figure.value, s.figure.unit) : ""}</b>
+              <span class="block text-small text-mute">{s.text}</span>
+            </li>
+          {/each}
+        </ul>
       {/if}
-      {#if problem}<p class="refusal" role="alert">{problem}</p>{/if}
-      <Trouble {trouble} />
-      {#if read}
-        <label class="mb-2 grid gap-1">{m.item_name()}<input class="field" maxlength="80" bind:value={name} /></label>
-        <!-- Scrolled by keyboard as well. -->
-        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-        <div class="min-h-0 flex-1 overflow-y-auto pe-1" tabindex={0} role="region" aria-label={m.recipe_title()}>
-          {#if read.lines.length}
-            <h3 class="font-bold">{m.recipe_lines()}</h3>
-            <ul data-testid="recipe-lines">
-              {#each read.lines as line, i (i)}
-                <RecipeLine {line} number={i} settled={settled.find((s) => s.line === i)} onsettle={settle} />
-              {/each}
-            </ul>
-          {:else if read.spec}<p class="text-leaf">✓ {m.recipe_own()}</p>{/if}
-          {#if understood.length}
-            <h3 class="mt-3 font-bold">{m.recipe_told()}</h3>
-            <ul>
-              {#each understood as s (s.told)}
-                <li class="border-b border-line py-1">
-                  <b class="text-leaf">✓ {toldName[s.told]?.()} {s.figure ? amount(s.figure.value, s.figure.unit) : ""}</b>
-                  <span class="block text-[14px] text-mute">{s.text}</span>
-                </li>
-              {/each}
-            </ul>
-          {/if}
-          {#if words.length}
-            <h3 class="mt-3 font-bold">{m.recipe_words()}</h3>
-            <p class="text-[14px] text-mute">{m.recipe_words_how()}</p>
-            <ul class="ms-5 list-disc text-[14px]">
-              {#each words as s, i (i)}<li>{s.text}</li>{/each}
-            </ul>
-          {/if}
-        </div>
-        {#each [...read.refusals, ...refusals] as r (r.field + r.code)}<p class="refusal mt-1">
-            {r.field === "dough.flours" ? m.recipe_no_flour() : say(r)}
-          </p>{/each}
-        {#if unsettled}<p class="mt-2 font-semibold text-chilli" role="status">▲ {m.recipe_unsettled({ count: unsettled })}</p>{/if}
+      {#if words.length}
+        <h3 class="mt-3 font-bold">{m.recipe_words()}</h3>
+        <p class="text-small text-mute">{m.recipe_words_how()}</p>
+        <ul class="ms-5 list-disc text-small">
+          {#each words as s, i (i)}<li>{s.text}</li>{/each}
+        </ul>
       {/if}
-      <div class="mt-3 flex flex-wrap gap-2">
-        {#if !file && !read}<button class="button strong flex-1" disabled={!pasted.trim()} onclick={() => void take()}
-            >{m.recipe_read()}</button
-          >{/if}
-        {#if !file && read}<button class="button" onclick={() => (read = null)}>{m.recipe_text_again()}</button>{/if}
-        {#if read?.spec}<button
-            class="button strong flex-1"
-            disabled={unsettled > 0 || read.refusals.length > 0 || !name.trim()}
-            onclick={() => void keep()}>{m.recipe_keep()}</button
-          >{/if}
-        <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
-      </div>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+    </div>
+    {#each [...read.refusals, ...refusals] as r (r.field + r.code)}<p class="refusal mt-1">
+        {r.field === "dough.flours" ? m.recipe_no_flour() : say(r)}
+      </p>{/each}
+    {#if unsettled}<p class="mt-2 font-semibold text-chilli" role="status">▲ {m.recipe_unsettled({ count: unsettled })}</p>{/if}
+  {/if}
+  <div class="mt-3 flex flex-wrap gap-2">
+    {#if !file && !read}<button class="button strong flex-1" disabled={!pasted.trim()} onclick={() => void take()}>{m.recipe_read()}</button
+      >{/if}
+    {#if !file && read}<button class="button" onclick={() => (read = null)}>{m.recipe_text_again()}</button>{/if}
+    {#if read?.spec}<button
+        class="button strong flex-1"
+        disabled={unsettled > 0 || read.refusals.length > 0 || !name.trim()}
+        onclick={() => void keep()}>{m.recipe_keep()}</button
+      >{/if}
+    <DialogClose class="button flex-1" />
+  </div>
+</Dialog>

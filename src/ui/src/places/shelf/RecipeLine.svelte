@@ -2,6 +2,7 @@
   import { larder } from "../../api/larder.svelte";
   import type { RecipeLine, SettledLine } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import Combobox from "../../parts/Combobox.svelte";
   import { troubleName } from "../../words/files";
   import { amount, parseNumber } from "../../words/format";
   import { nameOf } from "../../words/record";
@@ -16,8 +17,12 @@
   let { line, number, settled, onsettle }: Props = $props();
   const open = $derived(["noAmount", "twoWays", "noIngredient", "several"].includes(line.trouble));
   const item = $derived(settled?.item ?? line.item ?? line.could[0] ?? "");
+  // What it could be stands first.
   const everything = $derived(
-    (larder.view?.ingredients ?? []).filter((i) => i.origin !== "gone").toSorted((a, b) => a.name.localeCompare(b.name)),
+    (larder.view?.ingredients ?? [])
+      .filter((i) => i.origin !== "gone")
+      .map((i) => ({ value: i.id, label: i.name, hint: line.could.includes(i.id) ? m.recipe_could() : "" }))
+      .toSorted((a, b) => +(b.hint !== "") - +(a.hint !== "") || a.label.localeCompare(b.label)),
   );
   let grams = $state("");
 
@@ -37,22 +42,15 @@
   </span>
   {#if open || settled}
     <span class="mt-1 flex flex-wrap items-center gap-2">
-      <select
-        class="field min-w-0 flex-1 basis-48"
-        aria-label={m.recipe_is({ line: line.text })}
+      <Combobox
+        class="flex-1 basis-48"
+        label={m.recipe_is({ line: line.text })}
         value={item}
-        onchange={(e) => settle(e.currentTarget.value)}
-      >
-        {#if !item}<option value="">{m.recipe_choose()}</option>{/if}
-        {#if line.could.length}
-          <optgroup label={m.recipe_could()}>
-            {#each line.could as id (id)}<option value={id}>{nameOf(id)}</option>{/each}
-          </optgroup>
-        {/if}
-        <optgroup label={m.recipe_everything()}>
-          {#each everything as i (i.id)}{#if !line.could.includes(i.id)}<option value={i.id}>{i.name}</option>{/if}{/each}
-        </optgroup>
-      </select>
+        shown={item ? nameOf(item) : m.recipe_choose()}
+        options={everything}
+        hideLabel
+        onchange={settle}
+      />
       <input
         class="field w-24"
         inputmode="decimal"

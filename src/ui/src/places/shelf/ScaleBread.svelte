@@ -1,10 +1,12 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import { call, newest, type Trouble as Why } from "../../api/call";
   import { api } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import type { BatchSheet, BatchSpec, BreadView, Refusal, StartBy } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import Dialog from "../../parts/Dialog.svelte";
+  import DialogClose from "../../parts/DialogClose.svelte";
+  import Segments from "../../parts/Segments.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { ask } from "../../stages/dough/ledger";
   import { amount, number, parseNumber } from "../../words/format";
@@ -70,44 +72,36 @@
   }
 </script>
 
-<Dialog.Root open onOpenChange={(open) => !open && onclose()}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="tray fixed inset-x-3 top-[12vh] z-50 mx-auto max-w-md p-5">
-      <Dialog.Title class="mb-3 text-title leading-tight font-bold">{m.scale_title({ name: bread.name })}</Dialog.Title>
-      <Trouble {trouble} again={() => (planned = plan())} />
-      <div class="grid grid-cols-4 gap-1 rounded-xl border-2 border-rim-soft bg-white p-0.5" role="group" aria-label={m.start_from()}>
-        {#each ways as { by, label } (by)}
-          <button
-            class="min-h-11 rounded-[9px] text-[15px] {spec.start.by === by ? 'bg-rim font-semibold text-white' : ''}"
-            aria-pressed={spec.start.by === by}
-            disabled={!sheet}
-            onclick={() => choose(by)}>{label()}</button
-          >
-        {/each}
-      </div>
-      <label class="mt-4 flex items-center justify-center gap-2">
-        <span class="sr-only">{way.label()}</span>
-        <input
-          class="field w-40 text-end font-head !text-[34px] font-bold"
-          inputmode="decimal"
-          maxlength="40"
-          value={typed ?? number(view.to(spec.start[way.by]), 1)}
-          aria-invalid={unread || refusals.length ? "true" : undefined}
-          oninput={(e) => type(e.currentTarget.value)}
-        />
-        <span class="text-[19px]">{view.symbol || way.label()}</span>
-      </label>
-      {#if unread}<p class="refusal text-center">{say({ ...larder.limit(`start.${way.by}`), code: "notANumber" })}</p>
-      {:else if refusals[0]}<p class="refusal text-center">{say(refusals[0])}</p>
-      {:else if sheet}<p class="mt-2 text-center" data-testid="scaled">
-          {m.makes()} <b>{m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })}</b>
-          {m.start_makes_flour({ flour: amount(sheet.dough.flour, "g") })}
-        </p>{/if}
-      <div class="mt-4 flex gap-2">
-        <button class="button strong flex-1" disabled={unread || refusals.length > 0} onclick={openIt}>{m.open_it()}</button>
-        <Dialog.Close class="button flex-1">{m.close()}</Dialog.Close>
-      </div>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+<Dialog open title={m.scale_title({ name: bread.name })} wide="narrow" {onclose}>
+  <Trouble {trouble} again={() => (planned = plan())} />
+  <Segments
+    bare
+    label={m.start_from()}
+    value={way.by}
+    disabled={!sheet}
+    options={ways.map(({ by, label }) => ({ value: by, label: label() }))}
+    onchange={(by) => void choose(by)}
+  />
+  <label class="mt-4 flex items-center justify-center gap-2">
+    <span class="sr-only">{way.label()}</span>
+    <input
+      class="field w-40 text-end font-head text-huge font-bold"
+      inputmode="decimal"
+      maxlength="40"
+      value={typed ?? number(view.to(spec.start[way.by]), 1)}
+      aria-invalid={unread || refusals.length ? "true" : undefined}
+      oninput={(e) => type(e.currentTarget.value)}
+    />
+    <span class="text-big">{view.symbol || way.label()}</span>
+  </label>
+  {#if unread}<p class="refusal text-center">{say({ ...larder.limit(`start.${way.by}`), code: "notANumber" })}</p>
+  {:else if refusals[0]}<p class="refusal text-center">{say(refusals[0])}</p>
+  {:else if sheet}<p class="mt-2 text-center" data-testid="scaled">
+      {m.makes()} <b>{m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })}</b>
+      {m.start_makes_flour({ flour: amount(sheet.dough.flour, "g") })}
+    </p>{/if}
+  <div class="mt-4 flex gap-2">
+    <button class="button strong flex-1" disabled={unread || refusals.length > 0} onclick={openIt}>{m.open_it()}</button>
+    <DialogClose class="button flex-1" />
+  </div>
+</Dialog>

@@ -21,13 +21,13 @@
 
 <div class="relative grid place-items-center" style:width="{size}px" style:height="{size}px">
   <svg viewBox="-136 -136 272 272" width={size} height={size} aria-hidden="true">
-    <circle r="128" fill="#2a2f45" />
-    <circle r="128" fill="none" stroke="#3a4480" stroke-width="12" />
+    <circle r="128" fill="var(--color-night-well)" />
+    <circle r="128" fill="none" stroke="var(--color-night-edge)" stroke-width="12" />
     {#if !empty}
       <circle
         r="128"
         fill="none"
-        stroke={over ? "var(--hot)" : "var(--ghee)"}
+        stroke={over ? "var(--color-night-hot)" : "var(--color-night-ghee)"}
         stroke-width="12"
         stroke-linecap="round"
         stroke-dasharray="{round * Math.min(Math.max(share, 0.001), 1)} 999"
@@ -43,10 +43,10 @@
             opacity="0.7"
           />{/if}
       {/each}
-      <circle r="70" fill="#f3e3bf" opacity="0.9" />
+      <circle r="70" fill="var(--color-leaves-1)" opacity="0.9" />
     {/if}
   </svg>
-  <div class="absolute inset-0 grid place-content-center text-center" class:text-[#1c1408]={!empty}>
+  <div class="absolute inset-0 grid place-content-center text-center" class:text-on-bread={!empty}>
     <b
       class="leading-none tracking-tight tabular-nums"
       style:font-size="{Math.round(size * (big.length > 6 ? 0.17 : big.length > 4 ? 0.24 : 0.31))}px">{big}</b

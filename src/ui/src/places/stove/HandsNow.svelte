@@ -39,12 +39,12 @@
 </script>
 
 <section class="flex min-w-0 flex-col lg:min-h-0" aria-label={m.hands_now()}>
-  <h2 class="text-[17px] font-semibold text-(--mute)">
+  <h2 class="text-lead font-semibold text-night-mute">
     {bench && bench.at > now + 1 ? m.hands_in({ time: countdown(bench.at - now) }) : m.hands_now()}
   </h2>
   {#if bench}
-    <p class="my-1.5 font-head text-[38px] leading-[1.08] font-bold tracking-tight" data-testid="hands-now">{taskWords(sheet, bench)}</p>
-    <p class="text-[17px] text-(--mute)">
+    <p class="my-1.5 font-head text-dial leading-[1.08] font-bold tracking-tight" data-testid="hands-now">{taskWords(sheet, bench)}</p>
+    <p class="text-lead text-night-mute">
       {#if bench.rested != null && bench.rested > 60}{m.has_rested({ time: span(bench.rested) })}{/if}
     </p>
     <div class="mt-2 flex gap-2.5">
@@ -61,7 +61,7 @@
       <button class="act plain" onclick={() => onpress({ act: "late", value: LATE_S })}>{m.press_late({ time: span(LATE_S) })}</button>
     </div>
   {:else}
-    <p class="my-1.5 font-head text-[30px] leading-tight font-bold">
+    <p class="my-1.5 font-head text-huge leading-tight font-bold">
       {sheet.stuck ? (sheet.people === 0 ? m.no_hands() : m.no_pans()) : m.hands_free()}
     </p>
   {/if}
@@ -69,18 +69,18 @@
   <ol class="mt-3 lg:flex lg:min-h-0 lg:flex-col lg:flex-wrap lg:content-start lg:overflow-hidden" data-testid="after">
     {#each after as t (`${t.work}-${t.bread}-${t.number}-${t.chore}-${t.at}`)}
       {@const caution = taskCaution(sheet, t)}
-      <li class="flex w-full gap-3 border-t-[1.5px] border-(--line) py-2 text-[17px] leading-tight">
-        <b class="w-16 shrink-0 text-(--ghee) tabular-nums">{t.at > now ? countdown(t.at - now) : m.now_word()}</b>
+      <li class="flex w-full gap-3 border-t-2 border-night-line py-2 text-lead leading-tight">
+        <b class="w-16 shrink-0 text-night-ghee tabular-nums">{t.at > now ? countdown(t.at - now) : m.now_word()}</b>
         <span
-          >{taskWords(sheet, t)}{#if caution}<span class="block text-[15px] text-(--mute)">{caution}</span>{/if}</span
+          >{taskWords(sheet, t)}{#if caution}<span class="block text-body text-night-mute">{caution}</span>{/if}</span
         >
       </li>
     {/each}
   </ol>
   <div class="mt-auto grid shrink-0 gap-2 pt-3">
     {#if last}
-      <div class="flex items-center gap-2.5 text-[16px]" data-testid="last-event">
-        <span class="min-w-0 flex-1 leading-tight text-(--mute)">{eventWords(sheet, last.event)}</span>
+      <div class="flex items-center gap-2.5 text-body" data-testid="last-event">
+        <span class="min-w-0 flex-1 leading-tight text-night-mute">{eventWords(sheet, last.event)}</span>
         <button class="act plain" onclick={() => onpress({ act: "undo", undoes: last.event.id })}>{m.undo()}<kbd>U</kbd></button>
         <button class="act plain" onclick={onhistory}>{m.earlier_presses()}</button>
       </div>

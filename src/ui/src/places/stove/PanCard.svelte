@@ -86,14 +86,14 @@
 {/snippet}
 
 <section class="pan" class:gone={pan.gone} aria-label={m.pan_lane({ number: pan.pan + 1 })} data-pan={pan.pan}>
-  <h2 class="flex flex-wrap justify-between gap-x-3 text-[19px] font-semibold">
+  <h2 class="flex flex-wrap justify-between gap-x-3 text-big font-semibold">
     {head}
-    <span class="font-medium text-(--mute)">
-      {#if pan.heat != null}<b class={warns ? "text-(--hot)" : "text-(--ink)"} data-testid="pan-heat">{amount(pan.heat, "°C")}</b
+    <span class="font-medium text-night-mute">
+      {#if pan.heat != null}<b class={warns ? "text-night-hot" : "text-night-ink"} data-testid="pan-heat">{amount(pan.heat, "°C")}</b
         >{:else if lying}{stayWords(lying)}{/if}
     </span>
   </h2>
-  <p class="min-h-6 text-[16px] font-semibold text-(--hot)" role="status">
+  <p class="min-h-6 text-body font-semibold text-night-hot" role="status">
     {pan.gone ? m.pan_is_away() : warns || (pan.wipe ? m.wipe_first() : "")}
   </p>
   <div class="flex flex-wrap content-center items-center justify-center gap-3">

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { Dialog } from "bits-ui";
   import Bell from "@lucide/svelte/icons/bell";
   import BellOff from "@lucide/svelte/icons/bell-off";
   import { onMount } from "svelte";
@@ -17,8 +16,11 @@
   import { type Press, presses } from "../../stove/presses.svelte";
   import { StoveScreen } from "../../stove/screen.svelte";
   import { breachWords, span } from "../../words/clock";
-  import { clock as hour, day, fromLocal, number, toLocal } from "../../words/format";
+  import { clock as hour, day, number } from "../../words/format";
   import { eventWords, pieceName, runningOut, stoveRefusal, taskWords } from "../../words/stove";
+  import Dialog from "../../parts/Dialog.svelte";
+  import DialogClose from "../../parts/DialogClose.svelte";
+  import DayTime from "../../parts/DayTime.svelte";
   import Belt from "./Belt.svelte";
   import HandsNow from "./HandsNow.svelte";
   import PanCard from "./PanCard.svelte";
@@ -175,9 +177,9 @@
     shows = what;
     storage.set(SHOWS, what);
   }
-  function setTable(text: string) {
-    const seconds = (Date.parse(fromLocal(text)) - Date.parse(view!.openedAt)) / 1000;
-    if (Number.isFinite(seconds)) screen.press({ act: "table", value: Math.max(Math.round(seconds), 0) });
+  function setTable(iso: string) {
+    const seconds = (Date.parse(iso) - Date.parse(view!.openedAt)) / 1000;
+    screen.press({ act: "table", value: Math.max(Math.round(seconds), 0) });
   }
 </script>
 
@@ -193,27 +195,27 @@
   {:else if view && sheet && awake.kept !== null}
     <!-- What the header says is known by now: on a narrow screen a word more would move the pans from under the finger. -->
     <header>
-      <h1 class="min-w-0 truncate text-[20px] font-bold">{view.name}</h1>
+      <h1 class="min-w-0 truncate text-figure font-bold">{view.name}</h1>
       <span class="chip" data-testid="done"
-        >{m.done_of({ done, all })}{#if lost > 0}<span class="text-(--hot)">, {m.lost_count({ count: lost })}</span>{/if}</span
+        >{m.done_of({ done, all })}{#if lost > 0}<span class="text-night-hot">, {m.lost_count({ count: lost })}</span>{/if}</span
       >
       <button class="chip tab" data-testid="in-hand" onclick={() => (ask = true)}
         >{m.table_is({ time: at(sheet.table) })}
-        {#if sheet.stuck}<b class="text-(--hot)">{m.stands_still()}</b>
-        {:else if sheet.inHand >= -59}<b class="text-(--leaf)"
+        {#if sheet.stuck}<b class="text-night-hot">{m.stands_still()}</b>
+        {:else if sheet.inHand >= -59}<b class="text-night-leaf"
             >{sheet.inHand < 60 ? m.on_time() : m.in_hand({ time: span(sheet.inHand) })}</b
           >
-        {:else}<b class="text-(--hot)">{m.late_by({ time: span(-sheet.inHand) })}</b>{/if}</button
+        {:else}<b class="text-night-hot">{m.late_by({ time: span(-sheet.inHand) })}</b>{/if}</button
       >
       <span class="flex-1 max-sm:hidden"></span>
-      {#if !screen.heard}<span class="chip !border-(--hot)" role="alert" data-testid="unheard">{m.kitchen_silent()}</span>
-      {:else if screen.full}<span class="chip !border-(--hot)" role="alert" data-testid="unheard">{m.stove_full()}</span>{/if}
+      {#if !screen.heard}<span class="chip border-night-hot" role="alert" data-testid="unheard">{m.kitchen_silent()}</span>
+      {:else if screen.full}<span class="chip border-night-hot" role="alert" data-testid="unheard">{m.stove_full()}</span>{/if}
       <span class="flex gap-1" role="group" aria-label={m.this_screen_shows()}>
         {#each [["all", m.shows_all()], ["pans", m.shows_pans()], ["hands", m.shows_hands()]] as const as [what, label] (what)}
           <button class="chip tab" aria-pressed={shows === what} onclick={() => show(what)}>{label}</button>
         {/each}
       </span>
-      {#if !awake.kept}<span class="chip !text-[15px]" data-testid="may-sleep">{m.may_sleep()}</span>{/if}
+      {#if !awake.kept}<span class="chip text-body" data-testid="may-sleep">{m.may_sleep()}</span>{/if}
       <button class="chip tab" aria-label={bellWords()} onclick={() => bell.toggle()}
         >{#if bell.on && !bell.blocked}<Bell size={20} aria-hidden="true" />{:else}<BellOff size={20} aria-hidden="true" />{/if}</button
       >
@@ -293,57 +295,41 @@
 </div>
 
 {#if sheet && view}
-  <Dialog.Root bind:open={history}>
-    <Dialog.Portal to="main">
-      <Dialog.Overlay class="fixed inset-0 z-40 bg-black/60" />
-      <Dialog.Content class="stove-menu fixed inset-x-4 top-16 z-50 mx-auto max-h-[80vh] max-w-2xl overflow-y-auto">
-        <Dialog.Title class="text-[22px] font-bold">{m.pressed_so_far()}</Dialog.Title>
-        {#each sheet.past as past (past.event.id)}
-          <div class="flex items-center justify-between gap-3 text-[17px]">
-            <span class:line-through={past.undone}>{at(past.event.at)} · {eventWords(sheet, past.event)}</span>
-            {#if !past.undone}<button class="act plain" onclick={() => screen.press({ act: "undo", undoes: past.event.id })}
-                >{m.undo()}</button
-              >{/if}
-          </div>
-        {/each}
-        <Dialog.Close class="act plain">{m.close()}</Dialog.Close>
-      </Dialog.Content>
-    </Dialog.Portal>
-  </Dialog.Root>
-  <Dialog.Root bind:open={ask}>
-    <Dialog.Portal to="main">
-      <Dialog.Overlay class="fixed inset-0 z-40 bg-black/60" />
-      <Dialog.Content class="stove-menu fixed inset-x-4 top-16 z-50 mx-auto max-w-lg">
-        <Dialog.Title class="text-[22px] font-bold">{m.service_settings()}</Dialog.Title>
-        <label class="grid gap-1 text-[17px]"
-          >{m.table_time()}
-          <input
-            type="datetime-local"
-            class="field !min-h-16 !text-[20px]"
-            value={toLocal(new Date(Date.parse(view.openedAt) + sheet.table * 1000).toISOString())}
-            onchange={(e) => setTable(e.currentTarget.value)}
-          />
-        </label>
-        <div class="flex items-center justify-between gap-3 text-[17px]">
-          <span>{m.hands_at_work({ count: number(screen.people, 0) })}</span>
-          <span class="flex gap-2.5">
-            <button
-              class="act plain"
-              disabled={screen.people <= 0}
-              aria-label={m.one_hand_less()}
-              onclick={() => screen.press({ act: "hands", value: screen.people - 1 })}>−</button
-            >
-            <button
-              class="act plain"
-              disabled={screen.people >= 12}
-              aria-label={m.one_hand_more()}
-              onclick={() => screen.press({ act: "hands", value: screen.people + 1 })}>+</button
-            >
-          </span>
-        </div>
-        <button class="act plain" onclick={() => ((ask = false), screen.press({ act: "end" }))}>{m.close_service()}</button>
-        <Dialog.Close class="act plain">{m.close()}</Dialog.Close>
-      </Dialog.Content>
-    </Dialog.Portal>
-  </Dialog.Root>
+  <Dialog night bind:open={history} title={m.pressed_so_far()}>
+    {#each sheet.past as past (past.event.id)}
+      <div class="flex items-center justify-between gap-3 text-lead">
+        <span class:line-through={past.undone}>{at(past.event.at)} · {eventWords(sheet, past.event)}</span>
+        {#if !past.undone}<button class="act plain" onclick={() => screen.press({ act: "undo", undoes: past.event.id })}>{m.undo()}</button
+          >{/if}
+      </div>
+    {/each}
+    <DialogClose class="act plain" />
+  </Dialog>
+  <Dialog night bind:open={ask} title={m.service_settings()}>
+    <DayTime
+      label={m.table_time()}
+      big
+      value={new Date(Date.parse(view.openedAt) + sheet.table * 1000).toISOString()}
+      onchange={setTable}
+    />
+    <div class="flex items-center justify-between gap-3 text-lead">
+      <span>{m.hands_at_work({ count: number(screen.people, 0) })}</span>
+      <span class="flex gap-2.5">
+        <button
+          class="act plain"
+          disabled={screen.people <= 0}
+          aria-label={m.one_hand_less()}
+          onclick={() => screen.press({ act: "hands", value: screen.people - 1 })}>−</button
+        >
+        <button
+          class="act plain"
+          disabled={screen.people >= 12}
+          aria-label={m.one_hand_more()}
+          onclick={() => screen.press({ act: "hands", value: screen.people + 1 })}>+</button
+        >
+      </span>
+    </div>
+    <button class="act plain" onclick={() => ((ask = false), screen.press({ act: "end" }))}>{m.close_service()}</button>
+    <DialogClose class="act plain" />
+  </Dialog>
 {/if}

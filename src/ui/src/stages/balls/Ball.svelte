@@ -100,7 +100,7 @@
         >
           <g stroke="var(--color-crust)" stroke-width="1.5">
             <circle class="grows" cx={ball / 2 + 20} cy={round / 2} r={ball / 2} fill="var(--color-dough)" />
-            <circle class="grows" cx={wide - round / 2 - 4} cy={round / 2} r={round / 2 - 1} fill="#efdcb4" />
+            <circle class="grows" cx={wide - round / 2 - 4} cy={round / 2} r={round / 2 - 1} fill="var(--color-raw)" />
             <circle cx={wide - round / 2 - 4} cy={round / 2} r={ball / 2} fill="none" stroke-dasharray="4 4" opacity="0.6" />
           </g>
           <path d="M{ball + 34} {round / 2}h32m-8-7 8 7-8 7" fill="none" stroke="var(--color-rim)" stroke-width="3" />
@@ -109,7 +109,7 @@
             <text x={wide - round / 2 - 4} y={round + 20}>{amount(round, "mm")}</text>
           </g>
         </svg>
-        <figcaption class="text-center text-[13px] text-mute">{m.drawn_to_one_scale()}</figcaption>
+        <figcaption class="text-center text-fine text-mute">{m.drawn_to_one_scale()}</figcaption>
       </figure>{/if}
   </div>
 </div>

@@ -100,17 +100,17 @@
 
 <div class="grid gap-x-6 gap-y-3 sm:grid-cols-[auto_minmax(0,1fr)]">
   <div>
-    <p class="text-[14px] text-mute">{m.scale_reads()}</p>
-    <p class="min-w-[4.6ch] font-head text-[64px] leading-none font-bold" class:text-mute={!scale.now.steady} data-testid="reading">
+    <p class="text-small text-mute">{m.scale_reads()}</p>
+    <p class="min-w-[4.6ch] font-head text-wall leading-none font-bold" class:text-mute={!scale.now.steady} data-testid="reading">
       {scale.now.mass == null ? "—" : amount(Math.round(scale.now.mass), "g")}
     </p>
-    <p class="flex items-center gap-2 text-[15px] font-semibold" role="status" data-testid="scale-state" data-state={scale.now.state}>
+    <p class="flex items-center gap-2 text-body font-semibold" role="status" data-testid="scale-state" data-state={scale.now.state}>
       <span aria-hidden="true">{scale.now.state !== "ready" ? "▲" : scale.now.steady ? "✓" : "~"}</span>
       <span class={scale.now.state !== "ready" ? "text-chilli" : scale.now.steady ? "text-leaf" : "text-mute"}
         >{stateName[scale.now.state]()}</span
       >
       {#if view.tares}<button
-          class="button ms-2 !px-3"
+          class="button ms-2 px-3"
           onclick={() =>
             void told(
               m.scale_tare(),
@@ -121,13 +121,13 @@
   </div>
   <dl class="grid grid-cols-3 content-start gap-x-3 gap-y-2 sm:grid-cols-3">
     <div class="col-span-3">
-      <dt class="text-[14px] text-mute">{tray.next == null ? m.all_divided() : m.next_ball()}</dt>
-      <dd class="font-head text-[40px] leading-none font-bold" data-testid="next">
+      <dt class="text-small text-mute">{tray.next == null ? m.all_divided() : m.next_ball()}</dt>
+      <dd class="font-head text-dial leading-none font-bold" data-testid="next">
         {#if tray.next != null}{amount(tray.next, "g")}
-        {:else if (tray.over ?? 0) < -0.5}<span class="text-[22px] text-chilli"
+        {:else if (tray.over ?? 0) < -0.5}<span class="text-figure text-chilli"
             >▲ {m.dough_short({ mass: amount(-(tray.over ?? 0), "g") })}</span
           >
-        {:else}<span class="text-[22px]">{m.dough_over({ mass: amount(Math.max(tray.over ?? 0, 0), "g") })}</span>{/if}
+        {:else}<span class="text-figure">{m.dough_over({ mass: amount(Math.max(tray.over ?? 0, 0), "g") })}</span>{/if}
       </dd>
     </div>
     <Figure label={m.tray_left()} value={m.of({ part: tray.left, whole: toWeigh })} />
@@ -143,12 +143,12 @@
 </div>
 
 <ol
-  class="mt-3 flex min-h-[92px] flex-wrap content-start gap-x-1 gap-y-1.5 rounded-xl border-2 border-rim bg-white p-2"
+  class="mt-3 flex min-h-23 flex-wrap content-start gap-x-1 gap-y-1.5 rounded-xl border-2 border-rim bg-white p-2"
   aria-label={m.tray()}
   data-testid="tray"
 >
   {#each tray.balls as ball, i (i)}
-    <li class="w-[72px] text-center" data-ball={ball.correction === 0 ? "right" : ball.correction > 0 ? "light" : "heavy"}>
+    <li class="w-18 text-center" data-ball={ball.correction === 0 ? "right" : ball.correction > 0 ? "light" : "heavy"}>
       <span class="sr-only"
         >{m.tray_ball({
           number: i + 1,
@@ -157,11 +157,11 @@
         })}</span
       >
       <span aria-hidden="true">
-        <svg viewBox="-30 -30 60 60" class="mx-auto h-[54px] w-[54px]">
+        <svg viewBox="-30 -30 60 60" class="mx-auto h-13.5 w-13.5">
           <circle r={(ball.across / widest) * 28} fill="var(--color-dough)" stroke="var(--color-crust)" stroke-width="1.6" />
           <text text-anchor="middle" y="6" font-family="var(--font-head)" font-weight="700" font-size="17">{number(ball.mass, 0)}</text>
         </svg>
-        <span class="block text-[13px] leading-tight {ball.correction === 0 ? 'text-leaf' : 'text-chilli'}"
+        <span class="block text-fine leading-tight {ball.correction === 0 ? 'text-leaf' : 'text-chilli'}"
           >{ball.small
             ? m.tray_small()
             : ball.correction === 0
@@ -212,11 +212,11 @@
 {#if view.standIn}
   <section class="mt-2 rounded-xl bg-steel/60 px-3 py-2" aria-label={m.stand_in()}>
     <div class="flex flex-wrap items-center gap-1.5">
-      <b class="me-2 text-[14px]">{m.stand_in()}</b>
-      <button class="button !px-2.5" onclick={() => void play({ ballLike: tray.next ?? sheet.balls.mass })}>{m.stand_in_ball()}</button>
-      <button class="button !px-2.5" onclick={() => void play({ load: 0 })}>{m.stand_in_off()}</button>
-      <button class="button !px-2.5" onclick={() => void play({ load: 6000 })}>{m.stand_in_much()}</button>
-      <button class="button !px-2.5" onclick={() => void play({ plugged: unplugged })}
+      <b class="me-2 text-small">{m.stand_in()}</b>
+      <button class="button px-2.5" onclick={() => void play({ ballLike: tray.next ?? sheet.balls.mass })}>{m.stand_in_ball()}</button>
+      <button class="button px-2.5" onclick={() => void play({ load: 0 })}>{m.stand_in_off()}</button>
+      <button class="button px-2.5" onclick={() => void play({ load: 6000 })}>{m.stand_in_much()}</button>
+      <button class="button px-2.5" onclick={() => void play({ plugged: unplugged })}
         >{unplugged ? m.stand_in_plug() : m.stand_in_unplug()}</button
       >
     </div>

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import Plus from "@lucide/svelte/icons/plus";
   import X from "@lucide/svelte/icons/x";
   import { call, callPages } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
@@ -9,7 +8,9 @@
   import type { Ahead, ClockSpec } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Check from "../../parts/Check.svelte";
   import Choice from "../../parts/Choice.svelte";
+  import Combobox from "../../parts/Combobox.svelte";
   import Dial from "../../parts/Dial.svelte";
   import { number } from "../../words/format";
   import { say } from "../../words/refusals";
@@ -63,27 +64,17 @@
         onchange={(v) => put({ [key]: Math.round(v) })}
       />
     {/each}
-    <p class="text-[14px] text-mute sm:col-span-2" data-testid="on-each-pan">{m.on_each_pan({ count: number(sheet.pan.together, 0) })}</p>
+    <p class="text-small text-mute sm:col-span-2" data-testid="on-each-pan">{m.on_each_pan({ count: number(sheet.pan.together, 0) })}</p>
   </div>
   <div class="grid content-start gap-3">
     <Choice label={m.made_ahead()} value={clock.ahead} options={ahead} onchange={(v) => put({ ahead: v })} />
-    <p class="text-[14px] text-mute">
+    <p class="text-small text-mute">
       {clock.ahead === "none" ? m.ahead_none_how() : clock.ahead === "fridge" ? m.ahead_fridge_how() : m.ahead_freezer_how()}
     </p>
-    <label class="flex min-h-11 items-center gap-2.5">
-      <input
-        type="checkbox"
-        class="size-6 accent-rim"
-        checked={clock.covered}
-        onchange={(e) => {
-          const covered = e.currentTarget.checked;
-          batch.change(() => put({ covered }));
-        }}
-      />{m.covered_wait()}
-    </label>
+    <Check label={m.covered_wait()} checked={clock.covered} onchange={(covered) => batch.change(() => put({ covered }))} />
     <section aria-labelledby="beside-head">
-      <h2 id="beside-head" class="text-[16px] font-bold">{m.beside()}</h2>
-      <p class="text-[14px] text-mute">{m.beside_how()}</p>
+      <h2 id="beside-head" class="text-body font-bold">{m.beside()}</h2>
+      <p class="text-small text-mute">{m.beside_how()}</p>
       <ul class="mt-1 grid gap-1.5" data-testid="beside">
         {#each beside as other, i (other.bread)}
           {@const refusal = batch.refusalOf(`clock.beside[${i}].pieces`, `clock.beside[${i}].bread`)}
@@ -101,7 +92,7 @@
                 oninput={(e) => setPieces(i, e.currentTarget.value)}
               />
               <button
-                class="button plain !px-2.5"
+                class="button plain px-2.5"
                 aria-label={m.without({ name })}
                 onclick={() => batch.change(() => put({ beside: beside.filter((_, k) => k !== i) }))}
                 ><X size={18} aria-hidden="true" /></button
@@ -112,22 +103,15 @@
         {/each}
       </ul>
       {#if beside.length < (larder.view?.mostBeside ?? 0) && free.length > 0}
-        <label class="mt-1.5 flex items-center gap-2"
-          ><Plus size={18} class="text-rim" aria-hidden="true" />
-          <select
-            class="field min-w-0 flex-1"
-            aria-label={m.add_beside()}
-            value=""
-            onchange={(e) => {
-              const bread = e.currentTarget.value;
-              e.currentTarget.value = "";
-              if (bread) batch.change(() => put({ beside: [...beside, { bread, pieces: 12 }] }));
-            }}
-          >
-            <option value="">{m.add_beside()}</option>
-            {#each free as bread (bread.id)}<option value={bread.id}>{bread.name}</option>{/each}
-          </select>
-        </label>
+        <Combobox
+          class="mt-1.5"
+          bare
+          label={m.add_beside()}
+          prompt={m.add_beside()}
+          value=""
+          options={free.map((b) => ({ value: b.id, label: b.name }))}
+          onchange={(bread) => batch.change(() => put({ beside: [...beside, { bread, pieces: 12 }] }))}
+        />
       {/if}
     </section>
   </div>

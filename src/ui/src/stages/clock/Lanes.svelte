@@ -53,7 +53,13 @@
         return Array.from({ length: Math.max(Math.floor((p.to - first) / step) + 1, 0) }, (_, i) => first + i * step);
       }),
   );
-  const tint: Record<string, string> = { mix: "#dfe6f3", divide: "#f1e2bf", filling: "#d9ead6", fold: "#efdcb4", roll: "#dcb577" };
+  const tint: Record<string, string> = {
+    mix: "var(--color-work-mix)",
+    divide: "var(--color-strata-3)",
+    filling: "var(--color-work-filling)",
+    fold: "var(--color-raw)",
+    roll: "var(--color-work-roll)",
+  };
   const isPicked = (bread: number, number: number) => picked !== null && picked.bread === bread && picked.number === number;
   const each = $derived(
     sheet.pieces.length / Math.max(new Set(sheet.hands.filter((h) => h.work === "fold").map((h) => `${h.bread}-${h.number}`)).size, 1),
@@ -119,25 +125,25 @@
             x={x(t)}
             y={12}
             text-anchor="middle"
-            class="fill-mute text-[13px]">{hourOf(view, t)}</text
+            class="fill-mute text-fine">{hourOf(view, t)}</text
           >{/if}
       {/each}
       {#each axis.filter((p) => p.rest) as p (p.from)}
         <rect x={p.x} y={top - 4} width={p.width} height={restY - top} fill="url(#rest-hatch)" />
-        <text x={p.x + p.width / 2} y={12} text-anchor="middle" class="fill-mute text-[13px] font-semibold">{span(p.to - p.from)}</text>
+        <text x={p.x + p.width / 2} y={12} text-anchor="middle" class="fill-mute text-fine font-semibold">{span(p.to - p.from)}</text>
       {/each}
       <defs>
         <pattern id="rest-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="7" height="7" fill="#eef1f4" /><rect width="2" height="7" fill="#dde3ea" />
+          <rect width="7" height="7" fill="var(--color-idle)" /><rect width="2" height="7" fill="var(--color-idle-line)" />
         </pattern>
       </defs>
       {#each { length: people }, person (person)}
-        <text x={left - 8} y={handY(person) + 20} text-anchor="end" class="fill-ink text-[13.5px] font-semibold"
+        <text x={left - 8} y={handY(person) + 20} text-anchor="end" class="fill-ink text-fine font-semibold"
           >{m.hands_lane({ number: person + 1 })}</text
         >
       {/each}
       {#each places as p (`${p.pan}-${p.place}`)}
-        <text x={left - 8} y={panY(p.pan, p.place) + 20} text-anchor="end" class="fill-ink text-[13.5px] font-semibold"
+        <text x={left - 8} y={panY(p.pan, p.place) + 20} text-anchor="end" class="fill-ink text-fine font-semibold"
           >{onePlace ? m.pan_lane({ number: p.pan + 1 }) : m.place_lane({ pan: p.pan + 1, place: p.place + 1 })}</text
         >
       {/each}
@@ -171,7 +177,7 @@
                     x={x(part.from) + w / 2}
                     y={handY(slot.person) + 20}
                     text-anchor="middle"
-                    class="fill-ink text-[13px] font-semibold">{label}</text
+                    class="fill-ink text-fine font-semibold">{label}</text
                   >{/if}
               {/if}
             </g>
@@ -196,7 +202,7 @@
               width={Math.max(w - 0.8, 1)}
               height={lane}
               rx="4"
-              fill={stay.fry ? "#c98f45" : "#d9a860"}
+              fill={stay.fry ? "var(--color-stay-fried)" : "var(--color-stay)"}
               stroke={own ? "var(--color-rim)" : stay.bread > 0 ? "var(--color-leaf)" : "none"}
               stroke-width={own ? 2.5 : 1}
             />
@@ -210,7 +216,7 @@
               />{/each}
             {#if stay.wiped}<circle cx={x(stay.laid)} cy={y + lane - 3} r="2.5" fill="var(--color-rim)" />{/if}
             {#if w > (stay.pieces.length > 1 ? 5 : String(stay.pieces[0]).length) * 7.4}
-              <text x={x(stay.laid) + w / 2} y={y + 22} text-anchor="middle" class="fill-ink text-[13px] font-bold"
+              <text x={x(stay.laid) + w / 2} y={y + 22} text-anchor="middle" class="fill-ink text-fine font-bold"
                 >{stay.pieces.length > 1 ? `${stay.pieces[0]}–${stay.pieces.at(-1)}` : stay.pieces[0]}</text
               >
             {/if}
@@ -220,8 +226,8 @@
       {#each sheet.rests as rest, i (i)}
         {@const y = restY + i * 19}
         {#if rest.to > from}
-          <rect x={x(rest.from)} {y} width={Math.max(x(rest.to) - x(rest.from), 2)} height="14" rx="7" fill="#cfd9e8" />
-          <text x={Math.min(x(rest.from) + 8, width - 250)} y={y + 11.5} class="fill-ink text-[13px]"
+          <rect x={x(rest.from)} {y} width={Math.max(x(rest.to) - x(rest.from), 2)} height="14" rx="7" fill="var(--color-work-rest)" />
+          <text x={Math.min(x(rest.from) + 8, width - 250)} y={y + 11.5} class="fill-ink text-fine"
             >{m.rest_bar({
               rest: clockRestName[rest.rest](),
               is:
@@ -236,7 +242,7 @@
         {/if}
       {/each}
       <line x1={x(sheet.lead)} x2={x(sheet.lead)} y1={top - 6} y2={height - 18} stroke="var(--color-rim)" stroke-width="2.5" />
-      <text x={x(sheet.lead) - 6} y={height - 5} text-anchor="end" class="fill-rim text-[14px] font-bold" data-testid="table-hour"
+      <text x={x(sheet.lead) - 6} y={height - 5} text-anchor="end" class="fill-rim text-small font-bold" data-testid="table-hour"
         >{m.table_at({ time: hourOf(view, sheet.lead) })}</text
       >
     </g>

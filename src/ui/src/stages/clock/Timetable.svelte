@@ -10,11 +10,12 @@
   import { fetchFile } from "../../files/files";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
+  import DayTime from "../../parts/DayTime.svelte";
   import Figure from "../../parts/Figure.svelte";
   import { newId } from "../../ids";
   import { toaster, told } from "../../toast.svelte";
   import { breachTone, breachWords, hourOf, lifeWords, span } from "../../words/clock";
-  import { day, fromLocal, number, toLocal } from "../../words/format";
+  import { day, number } from "../../words/format";
   import type { StageProps } from "../props";
   import { clockOf } from "./spec";
   import Lanes from "./Lanes.svelte";
@@ -40,10 +41,6 @@
   function move(minutes: number) {
     batch.change(() => (batch.madeFor = new Date(Date.parse(batch.madeFor) + minutes * 60_000).toISOString()));
   }
-  // A field for day and time is empty while it is being typed in: that is no time yet.
-  function setTime(text: string) {
-    if (text && !Number.isNaN(Date.parse(text))) batch.change(() => (batch.madeFor = fromLocal(text)));
-  }
 
   async function kept(): Promise<string | null> {
     if (await batch.keep()) return batch.id;
@@ -68,12 +65,13 @@
 
 <div class="grid gap-3">
   <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
-    <div class="w-full sm:w-[330px]"><Choice label={m.clock_by()} value={clock.by} options={by} onchange={(v) => put({ by: v })} /></div>
+    <div class="w-full sm:w-82.5"><Choice label={m.clock_by()} value={clock.by} options={by} onchange={(v) => put({ by: v })} /></div>
     {#if clock.by !== "soonest"}
-      <label class="grid gap-1 leading-tight"
-        >{clock.by === "table" ? m.table_time() : m.start_time()}
-        <input type="datetime-local" class="field" value={toLocal(batch.madeFor)} onchange={(e) => setTime(e.currentTarget.value)} />
-      </label>
+      <DayTime
+        label={clock.by === "table" ? m.table_time() : m.start_time()}
+        value={batch.madeFor}
+        onchange={(at) => batch.change(() => (batch.madeFor = at))}
+      />
     {/if}
     {#if view && report}
       <dl class="flex flex-wrap gap-x-5" data-testid="clock-figures">
@@ -92,23 +90,23 @@
     {#if report.breaches.length > 0}
       <ul class="grid gap-1" data-testid="breaches">
         {#each report.breaches as b, i (i)}
-          <li class="{breachTone(b)} !text-[15px] font-semibold" data-breach={b.code}>
+          <li class="{breachTone(b)} text-body font-semibold" data-breach={b.code}>
             {breachWords(b)}{view.names.length > 1 && b.bread != null ? ` (${view.names[b.bread]})` : ""}
           </li>
         {/each}
       </ul>
     {/if}
     <div class="overflow-x-auto">
-      <div class="min-w-[560px]">
+      <div class="min-w-140">
         <Lanes {view} {close} picked={followed} onpick={(p) => (picked = p)} ontable={clock.by === "table" ? move : undefined} />
       </div>
     </div>
-    <p class="text-[14px]" class:hidden={!followed} data-testid="life" aria-live="polite">
+    <p class="text-small" class:hidden={!followed} data-testid="life" aria-live="polite">
       {#if followed}<b>{m.piece_number({ number: followed.number })}{view.names.length > 1 ? ` · ${view.names[followed.bread]}` : ""}</b> ·
         {lifeWords(view, followed)}{/if}
     </p>
     <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-      <p class="text-[14px] text-mute">{followed ? "" : m.follow_how()}</p>
+      <p class="text-small text-mute">{followed ? "" : m.follow_how()}</p>
       <span class="flex flex-wrap gap-1">
         <button class="button plain" aria-pressed={close} onclick={() => (close = !close)}
           >{close ? m.show_whole() : m.show_roasting()}</button

@@ -58,14 +58,14 @@
 </script>
 
 <section aria-labelledby="what-ifs-head">
-  <h2 id="what-ifs-head" class="text-[16px] font-bold" data-testid="bottleneck">
+  <h2 id="what-ifs-head" class="text-body font-bold" data-testid="bottleneck">
     {report.bottleneck === "hands"
       ? m.held_by_hands({ hands: amount(report.handsEach, "s"), pans: amount(report.panEach, "s") })
       : report.bottleneck === "pans"
         ? m.held_by_pans({ hands: amount(report.handsEach, "s"), pans: amount(report.panEach, "s") })
         : m.held_by_rests({ chain: span(report.chain) })}
   </h2>
-  <p class="text-[14px] leading-tight text-mute">
+  <p class="text-small leading-tight text-mute">
     {m.bound_says({
       bound: span(report.bound),
       lead: span(view.sheet.lead),
@@ -82,13 +82,13 @@
           {#if late && w.enough}<span class="inline-flex items-center gap-1 font-semibold text-leaf"
               ><Check size={15} aria-hidden="true" />{m.would_do()}</span
             >{/if}
-          <span class="block text-[14px] text-mute"
+          <span class="block text-small text-mute"
             >{buys(w, forwards).join(", ")} · {m.an_hour({ count: w.perHour })}{#if report.breaches.length > 0 && w.breaches === 0}
               · <b class="text-leaf">{m.keeps_limits()}</b>{/if}</span
           ></span
         >
         <button
-          class="button plain !px-2.5 whitespace-nowrap"
+          class="button plain px-2.5 whitespace-nowrap"
           onclick={() => void take(w)}
           aria-label={m.take_what_if({ what: whatIfName[w.what]() })}>{m.take_it()}</button
         >

@@ -20,12 +20,12 @@
   };
   const tints = {
     flour: "var(--color-dough-deep)",
-    liquid: "#9db7e8",
-    fat: "#f7d675",
-    salt: "#b9c3cf",
-    addition: "#cdb98f",
+    liquid: "var(--color-of-liquid)",
+    fat: "var(--color-of-fat)",
+    salt: "var(--color-of-salt)",
+    addition: "var(--color-of-addition)",
     inside: "var(--color-ghee)",
-    filling: "#9cb56b",
+    filling: "var(--color-filling)",
     pan: "var(--color-crust)",
   };
 </script>

@@ -20,7 +20,7 @@
 </script>
 
 <div class="mb-4 grid gap-2.5">
-  <Choice wrap label={m.feel()} value={spec.dough.feel} options={feels} onchange={(v) => (spec.dough.feel = v)} />
+  <Choice label={m.feel()} value={spec.dough.feel} options={feels} onchange={(v) => (spec.dough.feel = v)} />
   <Segments
     label={m.water_by()}
     value={spec.dough.waterBy}
@@ -41,7 +41,7 @@
       /></span
     >
   {/if}
-  <p class="text-[14px]" data-testid="in-all">
+  <p class="text-small" data-testid="in-all">
     <span class="text-mute">{m.in_all_of_flour()}:</span>
     {m.fat_in().toLowerCase()} <b>{number(sheet.dough.content.fat, 1)}</b> · {m.sugar_in().toLowerCase()}
     <b>{number(sheet.dough.content.sugar, 1)}</b>

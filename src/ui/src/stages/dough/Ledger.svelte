@@ -21,11 +21,11 @@
 </script>
 
 <div>
-  <div class="ledger items-baseline text-[13px] text-mute">
-    <h2 class="flex items-baseline gap-2 text-[15px] font-bold text-ink">
+  <div class="ledger items-baseline text-fine text-mute">
+    <h2 class="flex items-baseline gap-2 text-body font-bold text-ink">
       {m.weigh()}
-      <span class="font-text text-[13px] font-normal whitespace-nowrap text-mute">
-        {m.in_all()} <b class="text-[15px] text-ink" data-testid="dough-mass">{amount(sheet.dough.mass, "g")}</b>
+      <span class="font-text text-fine font-normal whitespace-nowrap text-mute">
+        {m.in_all()} <b class="text-body text-ink" data-testid="dough-mass">{amount(sheet.dough.mass, "g")}</b>
       </span>
     </h2>
     <span class="text-end">%</span>
@@ -40,7 +40,7 @@
       <li class="ledger relative min-h-11 items-center border-t border-line ps-2" data-portion="liquor">
         <span class="font-semibold">{m.liquor()} <span class="font-normal text-mute">· {m.stage_filling()}</span></span>
         <span class="px-1 text-end text-mute">{number(liquor.share, 2)}</span>
-        <span class="px-2 text-end font-head text-[18px] font-bold">{amount(liquor.eachLot, "g")}</span>
+        <span class="px-2 text-end font-head text-lead font-bold">{amount(liquor.eachLot, "g")}</span>
       </li>
     {/if}
   </ul>

@@ -26,10 +26,10 @@
 
   const kinds = {
     flour: { label: m.flour, tint: "var(--color-dough-deep)" },
-    liquid: { label: m.liquid, tint: "#9db7e8" },
+    liquid: { label: m.liquid, tint: "var(--color-of-liquid)" },
     fat: { label: m.dough_fat, tint: "var(--color-ghee)" },
-    salt: { label: m.salt, tint: "#b9c3cf" },
-    addition: { label: m.addition, tint: "#cdb98f" },
+    salt: { label: m.salt, tint: "var(--color-of-salt)" },
+    addition: { label: m.addition, tint: "var(--color-of-addition)" },
   };
   const kind = $derived(kinds[portion.part]);
   const taken = $derived(
@@ -120,7 +120,7 @@
         label={m.grams_col({ item: name })}
         item={id}
         shown={amount(portion.eachLot, "g")}
-        class={cups ? "text-[15px]" : "font-head text-[18px] font-bold"}
+        class={cups ? "text-body" : "font-head text-lead font-bold"}
         onread={put}
       />
     </span>
@@ -129,7 +129,7 @@
         label={m.measure_col({ item: name })}
         item={id}
         shown={measured(portion.measure)}
-        class={cups ? "font-head text-[17px] font-bold" : "text-[15px]"}
+        class={cups ? "font-head text-lead font-bold" : "text-body"}
         onread={put}
       />
     </span>
@@ -154,7 +154,7 @@
       {problem}
       {#if !unread && refusal?.code === "liquidDoesNotFit" && refusal.most != null}
         {@const most = refusal.most}
-        <button class="button plain !min-h-9 underline" onclick={() => takeWhatFits(most)}
+        <button class="button plain min-h-9 underline" onclick={() => takeWhatFits(most)}
           >{m.refuse_take_fits({ most: amount(most, refusal.unit ?? "g") })}</button
         >
       {/if}

@@ -31,14 +31,14 @@
 
 <div class="grid gap-x-7 gap-y-4 xl:grid-cols-2">
   <section class="min-w-0" aria-labelledby="mix-order">
-    <h2 id="mix-order" class="mb-1 text-[15px] font-bold">{m.mix_order()}</h2>
+    <h2 id="mix-order" class="mb-1 text-body font-bold">{m.mix_order()}</h2>
     <ol class="grid">
       {#each mixing.steps as step, i (i)}
         <li class="grid grid-cols-[30px_minmax(0,1fr)] border-b border-line py-1.5 last:border-0" data-act={step.act}>
-          <b class="text-[19px] text-rim">{i + 1}</b>
+          <b class="text-big text-rim">{i + 1}</b>
           <div>
             <p class="font-head leading-tight font-semibold">{stepWords(step)}</p>
-            <p class="text-[14px] text-mute">
+            <p class="text-small text-mute">
               {#each stepItems(step, sheet) as { mass, name }, j (name)}{j ? ", " : ""}<b class="text-ink">{mass}</b> {name}{/each}
             </p>
           </div>
@@ -54,8 +54,8 @@
   <div class="grid min-w-0 content-start gap-3">
     {#if adding}
       <section class="rounded-xl bg-steel p-3" aria-labelledby="bit-by-bit">
-        <h2 id="bit-by-bit" class="text-[15px] font-bold">{m.bit_by_bit()}</h2>
-        <p class="text-[14px]">
+        <h2 id="bit-by-bit" class="text-body font-bold">{m.bit_by_bit()}</h2>
+        <p class="text-small">
           {m.bit_planned({
             mass: amount(adding.planned, "g"),
             item: shortName(sheet.dough.portions[adding.item]?.id ?? "").toLowerCase(),
@@ -67,9 +67,9 @@
           <button class="button mt-2" onclick={() => put(adding.atOnce)}>{m.bit_begin({ mass: amount(adding.atOnce, "g") })}</button>
         {:else}
           <div class="mt-2 flex flex-wrap items-center gap-2">
-            <button class="button !px-3" onclick={() => add(adding.spoon)}>+ {m.bit_spoon()}</button>
-            <button class="button !px-3" onclick={() => add(adding.smallSpoon)}>+ {m.bit_small_spoon()}</button>
-            <button class="button !px-3" onclick={() => add(-adding.smallSpoon)}>− {m.bit_small_spoon()}</button>
+            <button class="button px-3" onclick={() => add(adding.spoon)}>+ {m.bit_spoon()}</button>
+            <button class="button px-3" onclick={() => add(adding.smallSpoon)}>+ {m.bit_small_spoon()}</button>
+            <button class="button px-3" onclick={() => add(-adding.smallSpoon)}>− {m.bit_small_spoon()}</button>
             <button class="button plain" onclick={() => put()}>{m.bit_clear()}</button>
           </div>
           <div class="mt-1 flex items-center gap-2">
@@ -79,7 +79,7 @@
                 label={m.bit_in()}
                 item={sheet.dough.portions[adding.item]?.id ?? larder.view!.firstPicks.water}
                 shown={amount(wentIn, "g")}
-                class="font-head text-[21px] font-bold"
+                class="font-head text-figure font-bold"
                 onread={(grams) => put(grams)}
               /></span
             >
@@ -107,7 +107,7 @@
           label={m.bowl()}
           item={larder.view!.firstPicks.water}
           shown={mix.bowl ? amount(mix.bowl, "g") : m.any_bowl()}
-          class="font-head text-[19px] font-bold"
+          class="font-head text-big font-bold"
           onread={(g) => batch.change(() => (mix.bowl = g))}
         /></span
       >

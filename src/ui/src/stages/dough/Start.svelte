@@ -46,7 +46,7 @@
     {#each questions.filter(([q]) => !(poured && q === "rounds")) as [value, label] (value)}
       <RadioGroup.Item
         {value}
-        class="flex min-h-11 items-center justify-center gap-1 rounded-[9px] px-1 text-[15px] leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
+        class="flex min-h-11 items-center justify-center gap-1 rounded-inner px-1 text-body leading-tight font-medium data-[state=checked]:bg-rim data-[state=checked]:font-semibold data-[state=checked]:text-white"
       >
         {#if value === question}<Pin size={15} class="fill-current" aria-hidden="true" />{/if}{label()}
       </RadioGroup.Item>
@@ -88,7 +88,7 @@
         sheet.dough.start.liquidId ?? undefined,
       )}
     {:else if question === "filling" && sheet.filling}
-      <button class="button plain !px-0 underline" onclick={() => (batch.open = "filling")}
+      <button class="button plain px-0 underline" onclick={() => (batch.open = "filling")}
         >{m.follows_filling({ mass: amount(sheet.filling.balance.made, "g"), each: amount(sheet.filling.balance.each, "g") })}</button
       >
     {:else if question === "filling"}
@@ -111,17 +111,17 @@
     {#if ballFollows(spec)}
       {@render figure(m.makes_so_many(), "start.makes", start.makes!, "", 0, (v) => (start.makes = v))}
       <button
-        class="button plain !px-2"
+        class="button plain px-2"
         aria-label={m.let_count_follow()}
         onclick={() => batch.changeBy((sheet) => fixBall(spec, sheet), "makes")}><PinOff size={17} aria-hidden="true" /></button
       >
     {:else if startsFromBowl(spec)}
-      <button class="button plain !px-2" onclick={() => batch.changeBy((sheet) => (spec.start.makes = sheet.balls.count), "makes")}
+      <button class="button plain px-2" onclick={() => batch.changeBy((sheet) => (spec.start.makes = sheet.balls.count), "makes")}
         ><Pin size={15} aria-hidden="true" />{m.fix_how_many()}</button
       >
     {/if}
-    <span class="ms-auto text-[17px] font-semibold whitespace-nowrap" data-testid="makes">
-      <span class="font-text text-[15px] font-normal text-mute">{m.makes()}</span>
+    <span class="ms-auto text-lead font-semibold whitespace-nowrap" data-testid="makes">
+      <span class="font-text text-body font-normal text-mute">{m.makes()}</span>
       <b>{m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })}</b>
     </span>
   </p>

@@ -35,7 +35,14 @@
   const zoneWidth = (i: number) => Math.max(Math.min(zones[i]?.to ?? 0, end) - Math.max(starts[i] ?? 0, 0), 0);
   const sourceWords = (p: BatchSheet["dough"]["portions"][number]) =>
     m.water_from({ item: shortName(p.id), share: number(p.brings.water, 1) });
-  const tints = ["#5f86d6", "#9db7e8", "#c26a8d", "#7fae86", "#d8b36a", "#a58fc7"];
+  const tints = [
+    "var(--color-source-1)",
+    "var(--color-source-2)",
+    "var(--color-source-3)",
+    "var(--color-source-4)",
+    "var(--color-source-5)",
+    "var(--color-source-6)",
+  ];
   const sources = $derived(
     dough.portions.filter((p) => p.part !== "flour" && p.brings.water > 0.05).toSorted((a, b) => b.brings.water - a.brings.water),
   );
@@ -49,30 +56,30 @@
   data-testid="water-bar"
 >
   <div class="mb-1 flex items-baseline justify-between gap-2">
-    <span>{m.hydration()} <b class="text-[19px]">{amount(dough.water.hydration, "%")}</b></span>
-    <b class="text-[19px] whitespace-nowrap" data-testid="feels">{feelsName[dough.water.feel]()}</b>
+    <span>{m.hydration()} <b class="text-big">{amount(dough.water.hydration, "%")}</b></span>
+    <b class="text-big whitespace-nowrap" data-testid="feels">{feelsName[dough.water.feel]()}</b>
   </div>
-  <div bind:clientWidth={width} class="flex h-[20px] gap-0.5 overflow-hidden rounded-t-md text-[13px] leading-none">
+  <div bind:clientWidth={width} class="flex h-5 gap-0.5 overflow-hidden rounded-t-md text-fine leading-none">
     {#each zones as zone, i (i)}
       <span class="grid place-items-center overflow-hidden transition-[width] duration-150 {zone.look}" style:width={at(zoneWidth(i))}
         >{fits(zoneWidth(i), zone.label) ? zone.label : ""}</span
       >
     {/each}
   </div>
-  <div class="relative h-[30px] overflow-hidden rounded-b-md bg-steel">
+  <div class="relative h-7.5 overflow-hidden rounded-b-md bg-steel">
     <div class="flex h-full">
       {#each sources as p, i (p.part + p.index)}
         <span
-          class="grid place-items-center overflow-hidden border-e border-white px-1 text-[13px] font-semibold whitespace-nowrap text-ink transition-[width] duration-150"
+          class="grid place-items-center overflow-hidden border-e border-white px-1 text-fine font-semibold whitespace-nowrap text-ink transition-[width] duration-150"
           style:width={at(p.brings.water)}
           style:background={tints[i % tints.length]}>{fits(p.brings.water, sourceWords(p)) ? sourceWords(p) : ""}</span
         >
       {/each}
     </div>
-    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.water.good.least)}></span>
-    <span class="absolute inset-y-0 w-[3px] bg-leaf" style:inset-inline-start={at(dough.water.good.most)}></span>
+    <span class="absolute inset-y-0 w-0.75 bg-leaf" style:inset-inline-start={at(dough.water.good.least)}></span>
+    <span class="absolute inset-y-0 w-0.75 bg-leaf" style:inset-inline-start={at(dough.water.good.most)}></span>
     <span
-      class="absolute inset-y-0 w-[4px] bg-ink transition-[inset-inline-start] duration-150"
+      class="absolute inset-y-0 w-1 bg-ink transition-[inset-inline-start] duration-150"
       style:inset-inline-start="calc({at(dough.water.hydration)} - 4px)"
     ></span>
   </div>

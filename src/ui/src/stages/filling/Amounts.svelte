@@ -29,11 +29,11 @@
       role="img"
       aria-label="{m.filling_made()} {amount(balance.made, 'g')}, {m.filling_needed()} {amount(balance.needed, 'g')}"
     >
-      {#each [{ label: m.filling_made(), mass: balance.made, tint: "#a9bd78" }, { label: m.filling_needed(), mass: balance.needed, tint: "var(--color-dough-deep)" }] as bar (bar.label)}
+      {#each [{ label: m.filling_made(), mass: balance.made, tint: "var(--color-filling)" }, { label: m.filling_needed(), mass: balance.needed, tint: "var(--color-dough-deep)" }] as bar (bar.label)}
         <span class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-2">
-          <span class="text-[14px] text-mute">{bar.label}</span>
+          <span class="text-small text-mute">{bar.label}</span>
           <span
-            class="h-9 rounded-md px-2 font-head text-[17px] leading-9 font-bold whitespace-nowrap transition-[width] duration-150"
+            class="h-9 rounded-md px-2 font-head text-lead leading-9 font-bold whitespace-nowrap transition-[width] duration-150"
             style:width="{Math.max((100 * bar.mass) / heaviest, 1)}%"
             style:background={bar.tint}>{amount(bar.mass, "g")}</span
           >
@@ -63,14 +63,14 @@
     </div>
   </div>
   <section aria-labelledby="buy-head">
-    <h2 id="buy-head" class="mb-1 text-[15px] font-bold">{m.buy_for({ count: sheet.balls.count })}</h2>
+    <h2 id="buy-head" class="mb-1 text-body font-bold">{m.buy_for({ count: sheet.balls.count })}</h2>
     <ul>
       {#each balance.buy as item, i (i)}
         <li class="flex min-h-11 items-center justify-between gap-3 border-b border-line" data-buy={item.id}>
-          <span>{shortName(item.id)}</span><b class="font-head text-[19px]">{amount(item.each, "g")}</b>
+          <span>{shortName(item.id)}</span><b class="font-head text-big">{amount(item.each, "g")}</b>
         </li>
       {/each}
     </ul>
-    {#if balance.times != null}<p class="mt-1 text-[14px] text-mute">{m.times_as_much({ times: number(balance.times, 2) })}</p>{/if}
+    {#if balance.times != null}<p class="mt-1 text-small text-mute">{m.times_as_much({ times: number(balance.times, 2) })}</p>{/if}
   </section>
 </div>

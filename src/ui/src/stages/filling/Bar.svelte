@@ -23,18 +23,18 @@
 </script>
 
 <span class="flex flex-col justify-end" style:height="{height}px" aria-hidden="true">
-  <span class="flex items-center justify-center gap-0.5 font-head text-[14px] leading-tight font-bold">
+  <span class="flex items-center justify-center gap-0.5 font-head text-small leading-tight font-bold">
     {#if weighed}<Scale size={13} class="text-rim" />{/if}{amount(state.mass, "g")}
   </span>
-  <span class="relative flex flex-col overflow-hidden rounded-[5px] border-2 border-rim-soft">
+  <span class="relative flex flex-col overflow-hidden rounded border-2 border-rim-soft">
     {#if free > 0}<span class="level free" style:height="{px(free)}px" data-free></span>{/if}
     {#if cells > 0}<span class="level cells" style:height="{px(cells)}px" data-cells></span>{/if}
     <span class="level held" style:height="{px(held)}px" class:wanting={wants > state.mass * 0.04}></span>
     <span class="level solids" style:height="{px(state.solids)}px"></span>
-    <span class="absolute bottom-0 start-0 h-[3px] bg-ink" style:width="{salt}%"></span>
+    <span class="absolute bottom-0 start-0 h-0.75 bg-ink" style:width="{salt}%"></span>
   </span>
   {#if planned != null && Math.abs(planned - state.mass) > 0.5}
-    <span class="pointer-events-none text-center text-[13px] leading-none text-mute">({amount(planned, "g")})</span>
+    <span class="pointer-events-none text-center text-fine leading-none text-mute">({amount(planned, "g")})</span>
   {/if}
 </span>
 
@@ -43,18 +43,19 @@
     transition: height 160ms ease-out;
   }
   .free {
-    background: repeating-linear-gradient(135deg, #3f63c8 0 4px, #7d98e0 4px 8px);
+    background: repeating-linear-gradient(135deg, var(--color-water-free) 0 4px, var(--color-water-free-soft) 4px 8px);
   }
   .cells {
-    background: radial-gradient(circle at 4px 4px, #8ba6e4 0 2.2px, transparent 2.8px) 0 0 / 8px 8px #dbe5fb;
+    background: radial-gradient(circle at 4px 4px, var(--color-water-cell) 0 2.2px, transparent 2.8px) 0 0 / 8px 8px
+      var(--color-water-cell-soft);
   }
   .held {
-    background: #b9caf0;
+    background: var(--color-water-held);
   }
   .held.wanting {
     border-top: 3px dotted var(--color-crust);
   }
   .solids {
-    background: #a9bd78;
+    background: var(--color-filling);
   }
 </style>

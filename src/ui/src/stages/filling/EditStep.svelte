@@ -44,17 +44,16 @@
 
 <div class="rounded-xl bg-steel/60 px-3.5 py-2.5" data-testid="edit-filling-step">
   <div class="flex flex-wrap items-center gap-x-1">
-    <h2 class="me-auto text-[15px] font-bold">
-      {fillingStepName[step.kind]()} <span class="font-text text-[14px] font-normal text-mute">{went.join(" · ")}</span>
+    <h2 class="me-auto text-body font-bold">
+      {fillingStepName[step.kind]()} <span class="font-text text-small font-normal text-mute">{went.join(" · ")}</span>
     </h2>
-    <button class="button plain !px-2.5" disabled={at === 0} onclick={() => onmove(at, at - 1)} aria-label={m.earlier()}
+    <button class="button plain px-2.5" disabled={at === 0} onclick={() => onmove(at, at - 1)} aria-label={m.earlier()}
       ><ArrowLeft size={18} aria-hidden="true" /></button
     >
-    <button class="button plain !px-2.5" disabled={at === count - 1} onclick={() => onmove(at, at + 1)} aria-label={m.later()}
+    <button class="button plain px-2.5" disabled={at === count - 1} onclick={() => onmove(at, at + 1)} aria-label={m.later()}
       ><ArrowRight size={18} aria-hidden="true" /></button
     >
-    <button class="button plain !px-2.5" onclick={() => onremove(at)} aria-label={m.remove()}
-      ><Trash2 size={18} aria-hidden="true" /></button
+    <button class="button plain px-2.5" onclick={() => onremove(at)} aria-label={m.remove()}><Trash2 size={18} aria-hidden="true" /></button
     >
   </div>
   <div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">

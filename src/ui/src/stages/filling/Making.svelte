@@ -116,23 +116,23 @@
 </script>
 
 <p class="mb-2 leading-tight" data-testid="verdict" data-feel={made.feel}>
-  <b class="font-head text-[24px] {tone}"><span aria-hidden="true">{sign}</span> {fillingFeelName[made.feel]()}</b>
+  <b class="font-head text-title {tone}"><span aria-hidden="true">{sign}</span> {fillingFeelName[made.feel]()}</b>
   <span class="ms-1 font-head font-semibold"
     >{made.end.free >= 0 ? `${amount(made.end.runs, "%")} ${m.free_water()}` : m.room_for({ mass: amount(-made.end.free, "g") })}</span
   >
   {#if made.holdsFor != null}<span class="ms-1 font-head font-semibold text-ghee-deep" data-testid="holds-for"
       >{m.holds_for({ time: amount(Math.floor(made.holdsFor), "min") })}</span
     >{/if}
-  <span class="block text-[14px] text-mute sm:inline">{fillingTest[made.feel]()}</span>
+  <span class="block text-small text-mute sm:inline">{fillingTest[made.feel]()}</span>
 </p>
 
 <div bind:this={ladder} class="flex flex-wrap gap-x-1 gap-y-2" role="group" aria-label={m.ladder()}>
   {#each groups as group (group.where)}
     <section aria-label={group.name}>
-      <h2 class="text-[14px] font-bold">{group.name}</h2>
+      <h2 class="text-small font-bold">{group.name}</h2>
       <ol class="flex flex-wrap gap-x-1 gap-y-2">
         {#if group.where !== "together"}
-          <li class="w-[64px]">
+          <li class="w-16">
             <button
               class="tile"
               data-part={group.where}
@@ -145,13 +145,13 @@
             </button>
           </li>
         {:else if groups.length > 2}
-          <li class="w-[64px]">
+          <li class="w-16">
             <div class="tile"><Bar state={group.start} {full} /><span class="name">{m.joined()}</span></div>
           </li>
         {/if}
         {#each group.steps as s, i (i)}
           {@const row = group.rows[i]}
-          <li class="w-[64px]">
+          <li class="w-16">
             <button
               class="tile"
               data-step="{group.where}-{i}"
@@ -178,7 +178,7 @@
         {#if group.steps.length < mostSteps}
           <li class="self-center">
             <button
-              class="button plain !min-w-11 !px-0 text-[22px]"
+              class="button plain min-w-11 px-0 text-figure"
               aria-label="{m.add_filling_step()}: {group.name}"
               aria-pressed={open?.where === group.where && open.adding}
               onclick={() => (open = { where: group.where, at: null, adding: true })}>+</button
@@ -190,7 +190,7 @@
   {/each}
 </div>
 <p id="filling-keys" class="sr-only">{m.fold_keys()}</p>
-<p class="mt-1 flex flex-wrap gap-x-3 text-[13px] text-mute">
+<p class="mt-1 flex flex-wrap gap-x-3 text-fine text-mute">
   <span><i class="key free"></i>{m.free_water()}</span><span><i class="key cells"></i>{m.cell_water()}</span><span
     ><i class="key held"></i>{m.held_water()}</span
   >
@@ -202,10 +202,10 @@
   {#if open?.adding}
     {@const where = open.where}
     <div class="rounded-xl bg-steel/60 px-3.5 py-2.5">
-      <h2 class="mb-1.5 text-[15px] font-bold">{m.which_filling_step()}</h2>
+      <h2 class="mb-1.5 text-body font-bold">{m.which_filling_step()}</h2>
       <div class="flex flex-wrap gap-1.5">
         {#each kinds as kind (kind)}
-          <button class="button !border-rim-soft !px-2.5" onclick={() => void add(where, kind)}>{fillingStepName[kind]()}</button>
+          <button class="button border-rim-soft px-2.5" onclick={() => void add(where, kind)}>{fillingStepName[kind]()}</button>
         {/each}
       </div>
     </div>
@@ -263,7 +263,7 @@
   }
   .tile[aria-pressed="true"] {
     border-color: var(--color-rim);
-    background: #fff;
+    background: white;
   }
   .name {
     display: block;
@@ -288,16 +288,17 @@
     border-radius: 3px;
   }
   .key.free {
-    background: repeating-linear-gradient(135deg, #3f63c8 0 4px, #7d98e0 4px 8px);
+    background: repeating-linear-gradient(135deg, var(--color-water-free) 0 4px, var(--color-water-free-soft) 4px 8px);
   }
   .key.cells {
-    background: radial-gradient(circle at 4px 4px, #8ba6e4 0 2.2px, transparent 2.8px) 0 0 / 8px 8px #dbe5fb;
+    background: radial-gradient(circle at 4px 4px, var(--color-water-cell) 0 2.2px, transparent 2.8px) 0 0 / 8px 8px
+      var(--color-water-cell-soft);
   }
   .key.held {
-    background: #b9caf0;
+    background: var(--color-water-held);
   }
   .key.solids {
-    background: #a9bd78;
+    background: var(--color-filling);
   }
   .key.salt {
     height: 3px;

@@ -53,13 +53,20 @@
     >
     <path
       d="M{across} 0H{round}Q0 0 0 {height / 2}Q0 {height} {round} {height}H{across}"
-      fill="#f3e3c0"
+      fill="var(--color-leaves-1)"
       stroke="var(--color-crust)"
       stroke-width="0.16"
     />
     <g clip-path="url(#layers)">
-      <rect width={across} {height} fill="#a9bd78" />
-      {#each lumps as { x, y, r }, i (i)}<circle cx={x} cy={y} {r} fill="#86a052" stroke="#6d8740" stroke-width="0.08" />{/each}
+      <rect width={across} {height} fill="var(--color-filling)" />
+      {#each lumps as { x, y, r }, i (i)}<circle
+          cx={x}
+          cy={y}
+          {r}
+          fill="var(--color-filling-deep)"
+          stroke="var(--color-filling-deep)"
+          stroke-width="0.08"
+        />{/each}
     </g>
     <g font-family="var(--font-head)" font-weight="700" font-size={letter} fill="var(--color-ink)">
       <g stroke={thin ? "var(--color-chilli)" : "var(--color-rim)"} stroke-width="0.1">
@@ -71,11 +78,11 @@
       <path
         d="M{across + 0.3} {parcel.wall + parcel.layer}h0.5M{across + 0.55} {parcel.wall}v{parcel.layer}"
         fill="none"
-        stroke="#6d8740"
+        stroke="var(--color-filling-deep)"
         stroke-width="0.1"
       />
       <text x={across + 1.1} y={parcel.wall + parcel.layer / 2 + letter * 0.36}>{amount(parcel.layer, "mm")}</text>
     </g>
   </svg>
-  <figcaption class="text-[13px] text-mute">{m.wall_caption({ across: amount(across, "mm") })}</figcaption>
+  <figcaption class="text-fine text-mute">{m.wall_caption({ across: amount(across, "mm") })}</figcaption>
 </figure>

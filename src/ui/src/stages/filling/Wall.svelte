@@ -28,7 +28,7 @@
 <Astray besides="filling.wall" />
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
   <div class="grid content-start gap-2">
-    <Choice label={m.parcel_shape()} value={wall.shape} options={shapes} wrap onchange={(v) => (wall.shape = v)} />
+    <Choice label={m.parcel_shape()} value={wall.shape} options={shapes} onchange={(v) => (wall.shape = v)} />
     <div>
       <Dial
         label={m.share_of_filling()}
@@ -43,7 +43,7 @@
       <div class="flex flex-wrap gap-1.5">
         {#each schools as { share, label } (share)}
           <button
-            class="button !border-rim-soft !px-2.5"
+            class="button border-rim-soft px-2.5"
             aria-pressed={Math.abs(wall.share - share) < 0.5}
             onclick={() => batch.change(() => (wall.share = share))}>{label()} · {amount(share, "%")}</button
           >
@@ -98,7 +98,7 @@
       <b class="font-head {likely ? 'text-chilli' : ''}"
         >{likely ? "▲ " : ""}{riskName[parcel.tear.risk]()} · {number(parcel.tear.points, 0)}</b
       >
-      <span class="text-[14px] text-mute">
+      <span class="text-small text-mute">
         {parcel.tear.terms.length ? parcel.tear.terms.map((t) => `${tearName[t.cause]()} ${number(t.points, 0)}`).join(" + ") : m.no_tear()}
       </span>
     </p>

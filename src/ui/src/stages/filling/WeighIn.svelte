@@ -47,7 +47,7 @@
       {/key}
       {#if reading !== null}
         <button
-          class="button !px-2.5"
+          class="button px-2.5"
           onclick={() => {
             batch.change(() => (step[name] = reading));
             taken++;
@@ -60,8 +60,8 @@
   {/each}
   {#if standIn && expected >= 1}
     <div class="flex flex-wrap gap-1.5 sm:col-span-2">
-      <button class="button plain !px-2" onclick={() => lay(Math.round(expected))}>{m.put_it_on()}</button>
-      <button class="button plain !px-2" onclick={() => lay(0)}>{m.take_it_off()}</button>
+      <button class="button plain px-2" onclick={() => lay(Math.round(expected))}>{m.put_it_on()}</button>
+      <button class="button plain px-2" onclick={() => lay(0)}>{m.take_it_off()}</button>
     </div>
   {/if}
 </div>

@@ -7,6 +7,7 @@
   import type { ComparedProgram } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Chips from "../../parts/Chips.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import Section from "../../section/Section.svelte";
   import { toaster } from "../../toast.svelte";
@@ -64,11 +65,6 @@
     thickness: Math.max(...rows.map((r) => r.section?.thickness ?? 0.1), 0.1),
   });
 
-  function toggle(id: string) {
-    if (picked.includes(id)) picked = picked.filter((p) => p !== id);
-    else if (picked.length < most) picked = [...picked, id];
-  }
-
   const nameOf = (id: string) => foldSchool[id]?.() ?? id;
 
   function use(row: ComparedProgram) {
@@ -87,28 +83,27 @@
 
 <Trouble {trouble} again={ask} />
 <p class="text-mute">{m.compare_how({ ball: amount(sheet.balls.mass, "g"), most: most + 1 })}</p>
-<div class="my-2 flex flex-wrap gap-1.5" role="group" aria-label={m.compare_with()}>
-  {#each larder.view?.foldSchools ?? [] as id (id)}
-    {@const on = picked.includes(id)}
-    <button
-      class="min-h-11 rounded-full border-2 px-2.5 text-[14px] font-medium disabled:opacity-45 {on
-        ? 'border-rim bg-rim text-white'
-        : 'border-rim-soft bg-white'}"
-      aria-pressed={on}
-      disabled={!on && picked.length >= most}
-      onclick={() => toggle(id)}>{nameOf(id)}</button
-    >
-  {/each}
+<div class="my-2">
+  <Chips
+    label={m.compare_with()}
+    value={picked}
+    options={(larder.view?.foldSchools ?? []).map((id) => ({
+      value: id,
+      label: nameOf(id),
+      disabled: !picked.includes(id) && picked.length >= most,
+    }))}
+    onchange={(on) => (picked = on)}
+  />
 </div>
 <div class="overflow-x-auto">
-  <table class="w-full min-w-[720px] border-collapse text-[15px]" data-testid="compare">
+  <table class="w-full min-w-180 border-collapse text-body" data-testid="compare">
     <thead>
       <tr class="border-b-2 border-rim text-start">
         {#each Object.entries(columns) as [key, column] (key)}
           {@const on = sorted?.by === key}
           <th class="p-0 text-start align-bottom font-head" aria-sort={on ? (sorted?.down ? "descending" : "ascending") : undefined}>
             <button
-              class="flex min-h-11 items-center gap-0.5 px-1.5 text-start text-[13.5px] leading-tight font-semibold"
+              class="flex min-h-11 items-center gap-0.5 px-1.5 text-start text-fine leading-tight font-semibold"
               onclick={() => sort(key as Column)}
             >
               {column.label()}{#if on}{#if sorted?.down}<ArrowDown size={14} aria-hidden="true" />{:else}<ArrowUp
@@ -118,7 +113,7 @@
             </button>
           </th>
         {/each}
-        <th class="px-1.5 text-start align-bottom font-head text-[13.5px] font-semibold"
+        <th class="px-1.5 text-start align-bottom font-head text-fine font-semibold"
           ><span class="flex min-h-11 items-center">{m.col_section()}</span></th
         >
         <th><span class="sr-only">{m.use()}</span></th>
@@ -134,31 +129,31 @@
           <th class="px-1.5 text-start font-head font-semibold">{nameOf(row.program.id)}</th>
           {#if row.fold && row.roll && row.section}
             <td class="px-1.5">
-              <b class="font-head text-[18px]">{number(apart(row), apart(row) < 10 ? 1 : 0)}</b>
-              {#if row.fold.rings?.onEdge}<span class="text-[13px] text-mute"
+              <b class="font-head text-lead">{number(apart(row), apart(row) < 10 ? 1 : 0)}</b>
+              {#if row.fold.rings?.onEdge}<span class="text-fine text-mute"
                   >{m.rings_count({ count: number(row.fold.rings.count, 0) })}</span
                 >{/if}
-              {#if row.fold.fused > 0 && !row.fold.rings?.onEdge}<span class="block text-[13px] text-chilli"
+              {#if row.fold.fused > 0 && !row.fold.rings?.onEdge}<span class="block text-fine text-chilli"
                   >▲ {m.welded({ count: row.fold.fused })}</span
                 >{/if}
-              {#if row.tooThin}<span class="block text-[13px] text-chilli">▲ {m.sheet_too_thin_short()}</span>{/if}
+              {#if row.tooThin}<span class="block text-fine text-chilli">▲ {m.sheet_too_thin_short()}</span>{/if}
             </td>
             <td class="px-1.5 whitespace-nowrap">{amount(row.roll.leaf, "mm")}</td>
             <td class="px-1.5 whitespace-nowrap">{amount(row.fold.fatPer100G, "g")}</td>
             <td class="px-1.5 whitespace-nowrap">{amount(row.fold.hands, "s")}</td>
             <td class="px-1.5" aria-label={m.difficulty_of({ level: row.fold.difficulty })}>
-              <span aria-hidden="true" class="tracking-[-1px]"
+              <span aria-hidden="true" class="tracking-tight"
                 >{"●".repeat(row.fold.difficulty)}<span class="text-line">{"●".repeat(5 - row.fold.difficulty)}</span></span
               >
             </td>
-            <td class="px-1.5"><b class="font-head text-[18px]">{number(row.fold.flake.points, 0)}</b></td>
-            <td class="w-[190px] px-1.5"><Section section={row.section} height={44} small scaleOf={scale} /></td>
+            <td class="px-1.5"><b class="font-head text-lead">{number(row.fold.flake.points, 0)}</b></td>
+            <td class="w-47.5 px-1.5"><Section section={row.section} height={44} small scaleOf={scale} /></td>
           {:else}
             <td colspan="7" class="px-1.5 text-chilli">▲ {row.refusal ? m.not_this_ball({ why: say(row.refusal) }) : ""}</td>
           {/if}
           <td class="py-0.5 text-end">
             {#if row.program.id !== own && !row.refusal}
-              <button class="button !px-3" onclick={() => use(row)} aria-label={m.use_this({ program: nameOf(row.program.id) })}
+              <button class="button px-3" onclick={() => use(row)} aria-label={m.use_this({ program: nameOf(row.program.id) })}
                 >{m.use()}</button
               >
             {/if}

@@ -39,15 +39,14 @@
 
 <div class="rounded-xl bg-steel/60 px-3.5 py-2.5" data-testid="edit-step">
   <div class="flex flex-wrap items-center gap-x-1">
-    <h2 class="me-auto text-[15px] font-bold">{m.step_number({ number: at + 1, step: titleOf(step) })}</h2>
-    <button class="button plain !px-2.5" disabled={at === 0} onclick={() => onmove(at, at - 1)} aria-label={m.earlier()}
+    <h2 class="me-auto text-body font-bold">{m.step_number({ number: at + 1, step: titleOf(step) })}</h2>
+    <button class="button plain px-2.5" disabled={at === 0} onclick={() => onmove(at, at - 1)} aria-label={m.earlier()}
       ><ArrowLeft size={18} aria-hidden="true" /></button
     >
-    <button class="button plain !px-2.5" disabled={at === count - 1} onclick={() => onmove(at, at + 1)} aria-label={m.later()}
+    <button class="button plain px-2.5" disabled={at === count - 1} onclick={() => onmove(at, at + 1)} aria-label={m.later()}
       ><ArrowRight size={18} aria-hidden="true" /></button
     >
-    <button class="button plain !px-2.5" onclick={() => onremove(at)} aria-label={m.remove()}
-      ><Trash2 size={18} aria-hidden="true" /></button
+    <button class="button plain px-2.5" onclick={() => onremove(at)} aria-label={m.remove()}><Trash2 size={18} aria-hidden="true" /></button
     >
   </div>
   <div class="grid gap-x-5">
@@ -137,6 +136,6 @@
     {:else if step.kind === "rest"}
       {@render dial(m.step_rest_time(), "time", step.time, 5, "min", 60, (v) => (step.time = v))}
     {/if}
-    {#if how}<p class="py-1.5 text-[14px] text-mute">{how}</p>{/if}
+    {#if how}<p class="py-1.5 text-small text-mute">{how}</p>{/if}
   </div>
 </div>

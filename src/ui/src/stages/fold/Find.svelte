@@ -86,17 +86,17 @@
         <div class="min-w-0">
           <p class="font-head font-semibold">
             {name(f)}
-            <span class="font-text text-[14px] font-normal text-mute">{f.program.program.fold.steps.map(titleOf).join(" · ")}</span>
+            <span class="font-text text-small font-normal text-mute">{f.program.program.fold.steps.map(titleOf).join(" · ")}</span>
           </p>
-          <p class="text-[14px]">
-            <b class="font-head text-[17px]">{amount(fold.hands, "s")}</b>
+          <p class="text-small">
+            <b class="font-head text-lead">{amount(fold.hands, "s")}</b>
             · {number(fold.rings?.onEdge ? fold.rings.apart : fold.meanEffective, 1)} × {amount(roll.leaf, "mm")}
             · {m.takes_ball()} <b>{amount(f.ball, "g")}</b> · {m.takes_sheet()}
             {sheetWords(f)}
           </p>
         </div>
         <div class="max-sm:hidden"><Section section={f.program.section} height={44} small /></div>
-        <button class="button !px-3" onclick={() => use(f)} aria-label={m.use_this({ program: name(f) })}>{m.use()}</button>
+        <button class="button px-3" onclick={() => use(f)} aria-label={m.use_this({ program: name(f) })}>{m.use()}</button>
       </li>
     {/if}
   {/each}

@@ -81,10 +81,10 @@
 {#if task}
   <div class="mt-1 grid gap-x-8 gap-y-3 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
     <div class="grid content-start gap-2">
-      <p class="text-[17px]" data-testid="fold-task">
+      <p class="text-lead" data-testid="fold-task">
         {m.fold_task({ across: amount(task.across, "mm") })}
       </p>
-      <ol class="grid gap-1 text-[16px]">
+      <ol class="grid gap-1 text-body">
         <li>
           {task.fat > 0 ? m.fold_sheet_fat({ mass: amount(task.fat, "g") }) : m.fold_sheet_bare()}
           {#if task.dust > 0}{m.fold_sheet_dust({ mass: amount(task.dust, "g") })}{/if}
@@ -94,38 +94,35 @@
         {/each}
       </ol>
       {#if end}
-        <p class="font-head text-[64px] leading-none font-bold" data-testid="fold-score">
-          {number(end.score, 0)}<span class="text-[21px]">&nbsp;{m.of_hundred()}</span>
+        <p class="font-head text-wall leading-none font-bold" data-testid="fold-score">
+          {number(end.score, 0)}<span class="text-figure">&nbsp;{m.of_hundred()}</span>
         </p>
         <Trouble trouble={unkept} again={keep} />
         <button class="button strong w-fit" onclick={deal}><Dices size={18} aria-hidden="true" />{m.fold_again()}</button>
       {:else}
-        <p class="text-[15px]">{m.fold_ask()}</p>
+        <p class="text-body">{m.fold_ask()}</p>
         <div class="flex flex-wrap gap-2">
           <button class="button strong" onclick={tell}>{m.fold_tell()}</button>
           <button class="button" onclick={deal}><Dices size={18} aria-hidden="true" />{m.fold_other()}</button>
         </div>
       {/if}
     </div>
-    <div class="overflow-hidden rounded-[20px] border-[2.5px] border-crust" data-testid="fold-stack">
+    <div class="overflow-hidden rounded-tray border-3 border-crust" data-testid="fold-stack">
       {#each rows as leaf (leaf)}
-        <div
-          class="grid place-items-center bg-dough text-[13px] text-mute"
-          style:height="{8 + (18 * task.leaves[leaf]!) / thickest}px"
-        ></div>
+        <div class="grid place-items-center bg-dough text-fine text-mute" style:height="{8 + (18 * task.leaves[leaf]!) / thickest}px"></div>
         {#if leaf > 0}
           {@const i = leaf - 1}
           {#if end}
             {@const state = end.contacts[i]!.state}
             <div
-              class="flex min-h-11 flex-wrap items-center gap-x-2 px-3 text-[15px] {state === 'fused' ? 'bg-chilli-soft' : 'bg-white'}"
+              class="flex min-h-11 flex-wrap items-center gap-x-2 px-3 text-body {state === 'fused' ? 'bg-chilli-soft' : 'bg-white'}"
               data-told={state}
             >
               <b>{right(i) ? "✓" : "✗"} {told(i)}</b><span>{whyOf(i)}</span>
             </div>
           {:else}
             <button
-              class="flex min-h-11 w-full items-center justify-center border-y-2 border-dashed px-3 text-[15px] {welds.includes(i)
+              class="flex min-h-11 w-full items-center justify-center border-y-2 border-dashed px-3 text-body {welds.includes(i)
                 ? 'border-chilli bg-chilli-soft font-semibold'
                 : 'border-dough-deep bg-white'}"
               aria-pressed={welds.includes(i)}

@@ -90,7 +90,7 @@
 </script>
 
 <ol class="flex flex-wrap gap-x-1.5 gap-y-2" bind:this={list} aria-label={m.fold_program()}>
-  <li class="w-[78px]">
+  <li class="w-19.5">
     <button class="tile" onclick={() => (batch.open = "sheet")} aria-label={m.open_sheet()}>
       <span class="pic">
         <Plan facets={sheet.sheet.view.facets} outline="round" across={sheet.sheet.diameter} wide={sheet.sheet.diameter} size={56} />
@@ -103,7 +103,7 @@
     {@const welded = sheet.fold.steps[i]?.welded ?? 0}
     {@const view = tile(i)}
     <li
-      class="w-[78px]"
+      class="w-19.5"
       draggable="true"
       ondragstart={(e) => {
         dragged = i;
@@ -132,13 +132,13 @@
         >
         <span class="name">{titleOf(s)}</span>
         <span class="more">{captionOf(s, sheet.fold.steps[i])}</span>
-        {#if welded > 0}<span class="more !text-chilli">▲ {m.welded({ count: welded })}</span>{/if}
+        {#if welded > 0}<span class="more text-chilli">▲ {m.welded({ count: welded })}</span>{/if}
       </button>
     </li>
   {/each}
-  <li class="w-[78px]">
+  <li class="w-19.5">
     <button class="tile" aria-pressed={adding} onclick={() => (adding = !adding)} disabled={full}>
-      <span class="pic !border-2 !border-dashed !border-rim-soft !bg-transparent font-head text-[26px] text-rim">+</span>
+      <span class="pic border-2 border-dashed border-rim-soft bg-transparent font-head text-title text-rim">+</span>
       <span class="name text-rim">{full ? m.program_full() : m.add_step()}</span>
     </button>
   </li>
@@ -151,13 +151,13 @@
 
 {#if adding}
   <div class="mt-2 rounded-xl bg-steel/60 px-4 py-3">
-    <h2 class="mb-2 text-[15px] font-bold">{m.add_which()}</h2>
+    <h2 class="mb-2 text-body font-bold">{m.add_which()}</h2>
     <div class="grid gap-2">
       {#each groups as group (group.kinds[0])}
         <div class="flex flex-wrap items-center gap-1.5">
-          <span class="w-28 text-[14px] text-mute">{group.name()}</span>
+          <span class="w-28 text-small text-mute">{group.name()}</span>
           {#each group.kinds as kind (kind)}
-            <button class="button !border-rim-soft !px-2.5" onclick={() => void add(kind)}>{stepName[kind]()}</button>
+            <button class="button border-rim-soft px-2.5" onclick={() => void add(kind)}>{stepName[kind]()}</button>
           {/each}
         </div>
       {/each}
@@ -205,7 +205,7 @@
   }
   .tile[aria-pressed="true"] .pic {
     border-color: var(--color-rim);
-    background: #fff;
+    background: white;
   }
   .name {
     margin-top: 3px;

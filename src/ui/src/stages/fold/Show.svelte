@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { Slider } from "bits-ui";
   import Pause from "@lucide/svelte/icons/pause";
   import Play from "@lucide/svelte/icons/play";
   import { onDestroy } from "svelte";
   import { m } from "../../paraglide/messages";
+  import Slide from "../../parts/Slide.svelte";
   import Plan from "../../section/Plan.svelte";
   import { amount } from "../../words/format";
   import { outlineName } from "../../words/names";
@@ -103,7 +103,7 @@
           {size}
           label={m.plan_of({ what: outlineName[piece.outline](), across: amount(piece.across, "mm") })}
         />
-        <figcaption class="text-[13px] text-mute">
+        <figcaption class="text-fine text-mute">
           <b class="text-ink">{head}</b>
           {m.drawn_at({ across: amount(piece.across, "mm") })}
         </figcaption>
@@ -112,36 +112,14 @@
   </div>
   {#if last > 0}
     <div class="mt-1 flex items-center gap-3">
-      <button class="button !px-3" onclick={play} aria-pressed={timer !== undefined}>
+      <button class="button px-3" onclick={play} aria-pressed={timer !== undefined}>
         {#if timer}<Pause size={18} aria-hidden="true" /><span class="sr-only">{m.pause()}</span>{:else}<Play
             size={18}
             aria-hidden="true"
           /><span class="sr-only">{m.play()}</span>{/if}
       </button>
-      <Slider.Root
-        type="single"
-        class="relative flex h-11 min-w-0 flex-1 touch-pan-y items-center"
-        value={position}
-        min={1}
-        max={last + 1}
-        step={1}
-        onValueChange={(v) => {
-          if (v !== position) show(v);
-        }}
-      >
-        {#snippet children({ thumbItems })}
-          <span class="relative h-3 w-full rounded-full bg-line"></span>
-          {#each thumbItems as { index } (index)}
-            <Slider.Thumb
-              {index}
-              class="block size-6 rounded-full border-[3px] border-rim bg-white"
-              aria-label={m.position()}
-              aria-valuetext={name}
-            />
-          {/each}
-        {/snippet}
-      </Slider.Root>
-      <span class="w-16 text-[13px] leading-tight font-semibold" aria-live="polite">{name}</span>
+      <Slide class="min-w-0 flex-1" label={m.position()} value={position} least={1} most={last + 1} step={1} said={name} onchange={show} />
+      <span class="w-16 text-fine leading-tight font-semibold" aria-live="polite">{name}</span>
     </div>
   {/if}
 </div>

@@ -130,7 +130,7 @@
         fill="url(#{id}-{face.face})"
         stroke="var(--color-rim-soft)"
       />
-      <text x={left - 6} y={face.y + 18} text-anchor="end" class="fill-mute text-[14px] font-semibold">{face.name}</text>
+      <text x={left - 6} y={face.y + 18} text-anchor="end" class="fill-mute text-small font-semibold">{face.name}</text>
       {#each pan.program.turns as turn, i (i)}
         {#if turn.face === face.face}
           <!-- The face that lies on the pan carries its heat under it. -->
@@ -148,10 +148,10 @@
 
     {#each y.ticks(5) as t (t)}
       <line x1={left} x2={width - 12} y1={y(t)} y2={y(t)} stroke="var(--color-line)" />
-      <text x={left - 6} y={y(t) + 4} text-anchor="end" class="fill-mute text-[13px]">{number(t, 0)}°</text>
+      <text x={left - 6} y={y(t) + 4} text-anchor="end" class="fill-mute text-fine">{number(t, 0)}°</text>
     {/each}
     {#each ticks as t (t)}
-      <text x={x(t)} y={height - 5} text-anchor="middle" class="fill-mute text-[13px]">{number(t, 0)}{t === 0 ? " s" : ""}</text>
+      <text x={x(t)} y={height - 5} text-anchor="middle" class="fill-mute text-fine">{number(t, 0)}{t === 0 ? " s" : ""}</text>
     {/each}
     {#if pan.heat.smokePoint && pan.heat.smokePoint <= hottest}
       <line
@@ -163,21 +163,21 @@
         stroke-width="2"
         stroke-dasharray="7 4"
       />
-      <text x={width - 14} y={y(pan.heat.smokePoint) - 4} text-anchor="end" class="fill-chilli text-[13px] font-semibold"
+      <text x={width - 14} y={y(pan.heat.smokePoint) - 4} text-anchor="end" class="fill-chilli text-fine font-semibold"
         >{m.smokes_at({ heat: amount(pan.heat.smokePoint, "°C") })}</text
       >
     {/if}
     <path d={curve(heat)} fill="none" stroke="var(--color-ink)" stroke-width="3" />
     <path d={curve(middle)} fill="none" stroke="var(--color-rim)" stroke-width="3" stroke-dasharray="1 5" stroke-linecap="round" />
     {#if heat.length > 0}
-      <text x={left + 6} y={y(heat[0]!) + 20} class="fill-ink text-[14px] font-semibold">{m.line_pan()}</text>
-      <text x={x(pan.program.total) - 8} y={y(middle.at(-1)!) + 19} text-anchor="end" class="fill-rim text-[14px] font-semibold"
+      <text x={left + 6} y={y(heat[0]!) + 20} class="fill-ink text-small font-semibold">{m.line_pan()}</text>
+      <text x={x(pan.program.total) - 8} y={y(middle.at(-1)!) + 19} text-anchor="end" class="fill-rim text-small font-semibold"
         >{m.line_middle()}</text
       >
     {/if}
     {#if measured != null}
       <line x1={left} x2={width - 12} y1={y(measured)} y2={y(measured)} stroke="var(--color-leaf)" stroke-width="2" />
-      <text x={left + 4} y={y(measured) - 5} class="fill-leaf text-[13px] font-semibold" data-testid="measured-line"
+      <text x={left + 4} y={y(measured) - 5} class="fill-leaf text-fine font-semibold" data-testid="measured-line"
         >{m.probe_line({ heat: amount(measured, "°C") })}</text
       >
     {/if}
@@ -188,7 +188,7 @@
           x={x(mark.at) + (ends(i, mark.at) ? -4 : 4)}
           y={height - foot - 5 - (i === 0 && !ends(i, mark.at) ? 15 : 0)}
           text-anchor={ends(i, mark.at) ? "end" : "start"}
-          class="fill-leaf text-[13px] font-semibold">{mark.name}</text
+          class="fill-leaf text-fine font-semibold">{mark.name}</text
         >
       {/if}
     {/each}
@@ -258,7 +258,7 @@
             stroke="var(--color-ghee-deep)"
             stroke-width="1.5"
           />
-          <text x={at + 11} y={on + 18} class="fill-ink text-[13px] font-semibold">{amount(turn.fat, "g")}</text>
+          <text x={at + 11} y={on + 18} class="fill-ink text-fine font-semibold">{amount(turn.fat, "g")}</text>
         </g>
       {/if}
     {/each}

@@ -6,6 +6,7 @@
   import type { Cookware, Flame, PanKind, PanSheet } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Select from "../../parts/Select.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
   import { darkName, failureName, flameName, panName } from "../../words/names";
@@ -15,8 +16,8 @@
 
   /** The same piece on two pans or two flames, side by side on one clock. */
   let { spec, sheet }: StageProps = $props();
-  const kinds = Object.keys(panName) as PanKind[];
-  const flames = (Object.keys(flameName) as Flame[]).filter((f) => f !== "off");
+  const kinds = (Object.keys(panName) as PanKind[]).map((value) => ({ value, label: panName[value]() }));
+  const flames = (Object.keys(flameName) as Flame[]).filter((f) => f !== "off").map((value) => ({ value, label: flameName[value]() }));
   // The other one: a light pan beside a heavy one, or the heavy one beside any other.
   let other = $state<{ kind: PanKind; flame: Flame }>({ kind: "nonStick", flame: "medium" });
   const mine = $derived(spec.pan.on ?? sheet.pan.heat.on);
@@ -52,32 +53,22 @@
 
 <Trouble {trouble} again={ask} />
 <div class="mb-2 flex flex-wrap items-end gap-2">
-  <label class="grid gap-1"
-    >{m.compare_pan_with()}
-    <select class="field min-h-11" aria-label={m.compare_pan_with()} bind:value={other.kind}
-      >{#each kinds as kind (kind)}<option value={kind}>{panName[kind]()}</option>{/each}</select
-    >
-  </label>
-  <label class="grid gap-1"
-    >{m.flame()}
-    <select class="field min-h-11" aria-label={m.flame()} bind:value={other.flame}
-      >{#each flames as flame (flame)}<option value={flame}>{flameName[flame]()}</option>{/each}</select
-    >
-  </label>
+  <Select class="w-52" label={m.compare_pan_with()} value={other.kind} options={kinds} onchange={(kind) => (other.kind = kind)} />
+  <Select class="w-40" label={m.flame()} value={other.flame} options={flames} onchange={(flame) => (other.flame = flame)} />
   <button class="button" onclick={take}><Check size={16} aria-hidden="true" />{m.compare_take()}</button>
 </div>
 <div class="grid gap-x-5 gap-y-4 md:grid-cols-2" data-testid="pans">
   {#each sheets as pan, i (i)}
     <section class="min-w-0" aria-label={nameOf(pan.heat.on)}>
-      <h2 class="text-[19px] font-bold">{nameOf(pan.heat.on)}</h2>
+      <h2 class="text-big font-bold">{nameOf(pan.heat.on)}</h2>
       {#if pan.program.failure}
         <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-3 font-semibold">{failureName[pan.program.failure]()}</p>
       {:else}
-        <p class="mb-1 text-[15px]">
-          <b class="font-head text-[27px]" data-testid="compared">{pan.program.turns.map((t) => number(t.time, 0)).join(" + ")} s</b>
+        <p class="mb-1 text-body">
+          <b class="font-head text-title" data-testid="compared">{pan.program.turns.map((t) => number(t.time, 0)).join(" + ")} s</b>
         </p>
         <Chart {pan} {span} height={236} label={nameOf(pan.heat.on)} />
-        <dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 text-[15px]">
+        <dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 text-body">
           <dt class="text-mute">{m.pan_in_all()}</dt>
           <dd class="font-semibold">{amount(pan.program.total, "s")}</dd>
           <dt class="text-mute">{m.pan_between()}</dt>

@@ -29,7 +29,7 @@
           cy={spot.y}
           r={spot.r * (0.7 + blisters)}
           fill={tintOf(Math.max(dark * 0.6, 0.05))}
-          stroke="rgb(120 84 40 / 0.55)"
+          stroke="var(--color-blister)"
           stroke-width="0.8"
         />
         <path

@@ -70,7 +70,7 @@
   />
   <div>
     <FatBar fat={pan.fat} />
-    <p class="mt-1 text-[15px]" data-testid="fat-of-piece">
+    <p class="mt-1 text-body" data-testid="fat-of-piece">
       {m.fat_of_piece({ share: amount(pan.fat.share, "%"), energy: amount(pan.fat.energy, "kcal") })}
       {#if pan.fat.left > 0.05}{m.fat_left({ mass: amount(pan.fat.left, "g") })}{/if}
     </p>

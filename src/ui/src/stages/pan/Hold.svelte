@@ -18,7 +18,7 @@
   <div class="grid min-w-0 content-start gap-3">
     <div>
       <Choice label={m.finish()} value={spec.pan.finish ?? "none"} options={finishes} onchange={(v) => (spec.pan.finish = v)} />
-      <p class="mt-1.5 text-[15px]" data-testid="finish">
+      <p class="mt-1.5 text-body" data-testid="finish">
         {m.finish_usual({ finish: finishName[pan.finish.usual]() })}
         {#if !pan.program.failure && (spec.pan.finish ?? "none") !== "none"}{m.finish_within({
             time: amount(pan.finish.within, "s"),
@@ -38,7 +38,7 @@
       good={{ least: 0, most: pan.hold.keeps }}
       onchange={(v) => (spec.pan.holdFor = v)}
     />
-    {#if !pan.program.failure}<p class="text-[15px]" data-testid="hold">
+    {#if !pan.program.failure}<p class="text-body" data-testid="hold">
         {m.hold_then({ warmth: warmthName[pan.hold.is](), then: amount(pan.hold.then, "°C") })}
         {pan.hold.reheat == null
           ? m.reheat_not()

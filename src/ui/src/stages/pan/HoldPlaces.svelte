@@ -43,7 +43,7 @@
         aria-label={[holdName[place.in](), known ? said(place) : ""].filter(Boolean).join(": ")}
         class="grid grid-cols-[84px_minmax(0,1fr)] items-center gap-2 rounded-xl border-2 border-line bg-white px-2 py-1 text-start data-[state=checked]:border-rim data-[state=checked]:bg-rim-soft/30"
       >
-        <span class="text-[16px] leading-tight font-semibold">{holdName[place.in]()}</span>
+        <span class="text-body leading-tight font-semibold">{holdName[place.in]()}</span>
         {#if known}
           <span class="relative block py-0.5">
             <span
@@ -51,14 +51,12 @@
               style:inset-inline-start="calc((100% - 96px) * {parseFloat(at(minutes)) / 100})"
             ></span>
             {#each looks as [want, look] (want)}
-              <span class="flex items-center gap-1.5 {want === wants ? 'h-[20px]' : 'h-[15px]'}">
+              <span class="flex items-center gap-1.5 {want === wants ? 'h-5' : 'h-3.75'}">
                 <span
-                  class="block shrink-0 rounded-e {look} {want === wants
-                    ? 'h-[15px]'
-                    : 'h-[7px] opacity-70'} transition-[width] duration-150"
+                  class="block shrink-0 rounded-e {look} {want === wants ? 'h-3.75' : 'h-1.75 opacity-70'} transition-[width] duration-150"
                   style:width="calc((100% - 96px) * {parseFloat(at(place[want])) / 100})"
                 ></span>
-                <span class="text-[13px] leading-none whitespace-nowrap {want === wants ? 'font-bold' : 'text-mute'}"
+                <span class="text-fine leading-none whitespace-nowrap {want === wants ? 'font-bold' : 'text-mute'}"
                   >{holdWantName[want]()} {amount(place[want], "min")}</span
                 >
               </span>
@@ -69,7 +67,7 @@
     {/each}
   </RadioGroup.Root>
   {#if known}
-    <div class="grid grid-cols-[84px_minmax(0,1fr)] gap-2 px-2.5 text-[13px] text-mute" aria-hidden="true">
+    <div class="grid grid-cols-[84px_minmax(0,1fr)] gap-2 px-2.5 text-fine text-mute" aria-hidden="true">
       <span></span>
       <span class="relative block h-5">
         {#each ticks as tick (tick)}

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
   import { m } from "../../paraglide/messages";
-  import { amount, number } from "../../words/format";
+  import Slide from "../../parts/Slide.svelte";
+  import { amount } from "../../words/format";
+  import { viewOf } from "../../words/units";
   import { tintOf } from "./tint";
 
   /** A pinch of flour on the empty pan: the sooner it goes gold, the hotter the pan. The cook says how hot. */
@@ -12,7 +14,7 @@
     guess: number | null;
   }
   let { seconds, quick, times, guess = $bindable() }: Props = $props();
-  const id = $props.id();
+  const view = $derived(viewOf("°C"));
   let lain = $state(0);
   let timer: ReturnType<typeof setInterval> | undefined;
   const TICK_MS = 100;
@@ -35,21 +37,18 @@
       aria-hidden="true"
     ></span>{m.practice_pinch()}
   </button>
-  <span class="text-[15px]"
-    >{lain > 0 ? (lain >= seconds ? m.practice_pinch_gold() : m.practice_pinch_pale()) : m.practice_pinch_how()}</span
-  >
-  <label for={id} class="col-span-2 flex justify-between text-[15px]"
-    ><span>{m.practice_guess()}</span><b>{guess == null ? "?" : amount(guess, "°C")}</b></label
-  >
-  <input
-    {id}
-    class="col-span-2 h-11 w-full accent-rim"
-    type="range"
-    min="160"
-    max="260"
-    step="5"
-    value={guess ?? 210}
-    aria-valuetext={guess == null ? m.practice_not_guessed() : `${number(guess, 0)} °C`}
-    oninput={(e) => (guess = e.currentTarget.valueAsNumber)}
+  <span class="text-body">{lain > 0 ? (lain >= seconds ? m.practice_pinch_gold() : m.practice_pinch_pale()) : m.practice_pinch_how()}</span>
+  <p class="col-span-2 flex justify-between text-body" aria-hidden="true">
+    <span>{m.practice_guess()}</span><b>{guess == null ? m.practice_not_guessed() : amount(guess, "°C")}</b>
+  </p>
+  <Slide
+    class="col-span-2"
+    label={m.practice_guess()}
+    value={view.to(guess ?? 210)}
+    least={view.to(160)}
+    most={view.to(260)}
+    step={view.step(5)}
+    said={guess == null ? m.practice_not_guessed() : amount(guess, "°C")}
+    onchange={(v) => (guess = view.from(v))}
   />
 </div>

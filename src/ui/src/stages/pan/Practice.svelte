@@ -10,6 +10,7 @@
   import type { PracticePlay } from "../../api/types";
   import { newId } from "../../ids";
   import { m } from "../../paraglide/messages";
+  import Check from "../../parts/Check.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
   import { colourName, darkName, flameName, panName } from "../../words/names";
@@ -109,7 +110,7 @@
 {#if standing.data}<Level standing={standing.data.pan} words={levels} />{/if}
 {#if play}
   {@const task = play.task}
-  <p class="mb-2 text-[17px]" data-testid="task">
+  <p class="mb-2 text-lead" data-testid="task">
     {m.practice_task({
       pan: panName[task.pan](),
       flame: flameName[task.flame]().toLowerCase(),
@@ -127,8 +128,8 @@
   {#if end}
     <div class="grid gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,260px)_minmax(0,1fr)]" data-testid="practice-end">
       <div class="grid content-start gap-2">
-        <p class="font-head text-[64px] leading-none font-bold" data-testid="score">
-          {number(end.marks.score, 0)}<span class="text-[21px]">&nbsp;{m.of_hundred()}</span>
+        <p class="font-head text-wall leading-none font-bold" data-testid="score">
+          {number(end.marks.score, 0)}<span class="text-figure">&nbsp;{m.of_hundred()}</span>
         </p>
         <div class="grid grid-cols-2 gap-2">
           <Face dark={end.first} seed={1} label={darkName(end.first)} />
@@ -136,8 +137,16 @@
         </div>
         <!-- Cut open: crusts as dark as they are, the middle raw or set. -->
         <svg viewBox="0 0 260 44" role="img" aria-label={end.cooked ? m.cut_through() : m.cut_raw()} data-testid="cut">
-          <rect x="4" y="4" width="252" height="36" rx="12" fill={end.cooked ? "#fbf3e0" : "#e9e2c6"} stroke="var(--color-crust)" />
-          {#if !end.cooked}<rect x="30" y="15" width="200" height="14" rx="7" fill="#d8d2b0" />{/if}
+          <rect
+            x="4"
+            y="4"
+            width="252"
+            height="36"
+            rx="12"
+            fill={end.cooked ? "var(--color-heat-done)" : "var(--color-heat-raw)"}
+            stroke="var(--color-crust)"
+          />
+          {#if !end.cooked}<rect x="30" y="15" width="200" height="14" rx="7" fill="var(--color-heat-edge)" />{/if}
           <rect x="10" y="4" width="240" height="6" rx="3" fill={tintOf(end.second)} /><rect
             x="10"
             y="34"
@@ -147,12 +156,12 @@
             fill={tintOf(end.first)}
           />
         </svg>
-        <p class="text-[15px]">
+        <p class="text-body">
           {end.cooked ? m.cut_through() : m.cut_raw()}
           {m.practice_was({ pan: amount(end.pan, "°C"), lost: amount(end.lost, "%") })}
           {#if guess != null}{m.practice_guessed({ guess: amount(guess, "°C") })}{/if}
         </p>
-        <dl class="grid grid-cols-2 gap-x-4 text-[15px]" data-testid="marks">
+        <dl class="grid grid-cols-2 gap-x-4 text-body" data-testid="marks">
           {#each [[m.trained_colour(), end.marks.colour], [m.trained_done(), end.marks.done], [m.trained_turn(), end.marks.turned], [m.trained_heat(), end.heat]] as const as [name, mark] (name)}
             {#if mark != null}<dt>{name}</dt>
               <dd class="text-end font-bold">{number(mark, 0)}</dd>{/if}
@@ -162,7 +171,7 @@
       </div>
       <div class="grid content-start gap-3">
         <section class="grid gap-1" aria-labelledby="else-head">
-          <h2 id="else-head" class="text-[15px] font-bold">{m.else_head()}</h2>
+          <h2 id="else-head" class="text-body font-bold">{m.else_head()}</h2>
           {#each end.curves as curve (curve.event)}
             <ScoreCurve
               {curve}
@@ -172,7 +181,7 @@
             />
           {/each}
         </section>
-        <p class="text-[15px]">
+        <p class="text-body">
           {end.advised.length > 0 ? m.practice_advised({ stays: end.advised.map((s) => number(s, 0)).join(" + ") }) : m.practice_hopeless()}
         </p>
         <button class="button strong" onclick={deal}><Dices size={18} aria-hidden="true" />{m.practice_again()}</button>
@@ -180,7 +189,7 @@
     </div>
   {:else}
     <div class="grid items-center gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,340px)_minmax(0,1fr)]">
-      <div class="relative mx-auto w-full max-w-[340px] rounded-full bg-ink p-5" data-testid="practice-pan">
+      <div class="relative mx-auto w-full max-w-85 rounded-full bg-ink p-5" data-testid="practice-pan">
         {#if running && frame}
           <Face
             dark={frame.dark}
@@ -189,39 +198,35 @@
             label={m.practice_face({ look: darkName(frame.dark) })}
           />
           {#if frame.smoke > 0}<p
-              class="absolute inset-x-0 top-2 text-center text-[15px] font-semibold text-white"
+              class="absolute inset-x-0 top-2 text-center text-body font-semibold text-white"
               style:opacity={0.4 + 0.6 * frame.smoke}
             >
               〰 {m.practice_smoke()}
             </p>{/if}
         {:else}
-          <div class="grid aspect-square place-items-center text-[17px] font-semibold text-white">{m.practice_empty()}</div>
+          <div class="grid aspect-square place-items-center text-lead font-semibold text-white">{m.practice_empty()}</div>
         {/if}
       </div>
       <div class="grid content-start gap-3">
         {#if running && frame}
-          <p class="font-head text-[64px] leading-none font-bold" data-testid="clock">
-            {number(second, 0)}<span class="text-[21px]">&nbsp;s</span>
+          <p class="font-head text-wall leading-none font-bold" data-testid="clock">
+            {number(second, 0)}<span class="text-figure">&nbsp;s</span>
           </p>
-          <p class="text-[17px]">{frame.blisters >= 1 ? m.practice_risen() : frame.matt >= 1 ? m.practice_matt() : m.practice_shiny()}</p>
+          <p class="text-lead">{frame.blisters >= 1 ? m.practice_risen() : frame.matt >= 1 ? m.practice_matt() : m.practice_shiny()}</p>
           <div class="grid grid-cols-2 gap-2">
-            <button class="button strong !min-h-16 text-[19px]" disabled={busy} onclick={turn}
+            <button class="button strong min-h-16 text-big" disabled={busy} onclick={turn}
               ><RotateCw size={22} aria-hidden="true" />{m.practice_turn()}</button
             >
-            <button class="button !min-h-16 text-[19px]" disabled={busy} onclick={lift}
+            <button class="button min-h-16 text-big" disabled={busy} onclick={lift}
               ><ArrowUpFromLine size={22} aria-hidden="true" />{m.practice_lift()}</button
             >
           </div>
         {:else}
           <Pinch seconds={task.pinch} {quick} times={QUICK} bind:guess />
-          <button class="button strong !min-h-16 text-[19px]" onclick={lay}>{m.practice_lay()}</button>
+          <button class="button strong min-h-16 text-big" onclick={lay}>{m.practice_lay()}</button>
           <button class="button" onclick={deal}><Dices size={18} aria-hidden="true" />{m.practice_other()}</button>
         {/if}
-        <label class="flex min-h-11 items-center gap-2.5">
-          <input type="checkbox" class="size-6 accent-rim" bind:checked={quick} onchange={() => running && tick()} />{m.practice_quick({
-            times: QUICK,
-          })}
-        </label>
+        <Check label={m.practice_quick({ times: QUICK })} bind:checked={quick} onchange={() => running && tick()} />
       </div>
     </div>
   {/if}

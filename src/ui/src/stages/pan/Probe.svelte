@@ -1,11 +1,13 @@
 <script lang="ts">
-  import { Switch } from "bits-ui";
   import { call } from "../../api/call";
   import { api } from "../../api/client";
   import { listenToProbe } from "../../api/instruments.svelte";
   import type { Cookware, Flame, ProbeView } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import Fold from "../../parts/Fold.svelte";
+  import Segments from "../../parts/Segments.svelte";
+  import Switch from "../../parts/Switch.svelte";
   import { told } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
   import { flameName } from "../../words/names";
@@ -47,13 +49,13 @@
 </script>
 
 <section aria-label={m.probe()} class="grid content-start gap-2">
-  <h2 class="text-[15px] font-bold">{m.probe()}</h2>
+  <h2 class="text-body font-bold">{m.probe()}</h2>
   <div class="flex flex-wrap items-end gap-x-4">
-    <p class="min-w-[4.2ch] font-head text-[52px] leading-none font-bold" data-testid="probe">
+    <p class="min-w-[4.2ch] font-head text-dial leading-none font-bold" data-testid="probe">
       {probe.now.pan == null ? "—" : amount(probe.now.pan, "°C")}
     </p>
     <p
-      class="text-[15px] font-semibold {probe.now.state === 'ready' && Math.abs(off) < 10 ? 'text-leaf' : 'text-chilli'}"
+      class="text-body font-semibold {probe.now.state === 'ready' && Math.abs(off) < 10 ? 'text-leaf' : 'text-chilli'}"
       role="status"
       data-testid="probe-state"
       data-state={probe.now.state}
@@ -61,42 +63,26 @@
       {stateName[probe.now.state]()}
     </p>
   </div>
-  <label class="flex min-h-11 items-center gap-2.5">
-    <Switch.Root
-      checked={follows}
-      disabled={!follows && probe.now.pan == null}
-      onCheckedChange={follow}
-      class="relative h-7 w-12 shrink-0 rounded-full border-2 border-rim bg-white data-[state=checked]:bg-rim"
-      aria-label={m.probe_follow()}
-    >
-      <Switch.Thumb
-        class="block size-5 translate-x-0.5 rounded-full bg-rim transition-transform data-[state=checked]:translate-x-[22px] data-[state=checked]:bg-white"
-      />
-    </Switch.Root>
-    <span class="leading-tight"
-      >{m.probe_follow()}{#if follows}<br /><b
-          >{m.probe_planned({ measured: amount(spec.pan.measured ?? 0, "°C"), total: amount(sheet.pan.program.total, "s") })}</b
-        >{/if}</span
-    >
-  </label>
+  <Switch label={m.probe_follow()} checked={follows} disabled={!follows && probe.now.pan == null} onchange={follow} />
+  {#if follows}<p class="font-bold">
+      {m.probe_planned({ measured: amount(spec.pan.measured ?? 0, "°C"), total: amount(sheet.pan.program.total, "s") })}
+    </p>{/if}
   {#if view?.standIn && view.on}
     {@const on = view.on}
-    <details class="rounded-xl border-2 border-dashed border-rim-soft p-2">
-      <summary class="min-h-11 content-center font-semibold">{m.probe_stand_in()}</summary>
-      <div class="flex flex-wrap gap-1.5">
-        {#each Object.keys(flameName) as Flame[] as flame (flame)}
-          <button
-            class="button !px-3"
-            aria-pressed={on.flame === flame}
-            class:strong={on.flame === flame}
-            onclick={() => play({ on: { ...on, flame } })}>{flameName[flame]()}</button
-          >
-        {/each}
-        <button class="button !px-3" onclick={() => play({ laid: !view!.laid })}>{view.laid ? m.probe_lift() : m.probe_lay()}</button>
-        <button class="button !px-3" onclick={() => play({ plugged: !view!.plugged })}
+    <Fold label={m.probe_stand_in()}>
+      <div class="grid gap-1.5">
+        <Segments
+          bare
+          label={m.flame()}
+          value={on.flame}
+          options={(Object.keys(flameName) as Flame[]).map((value) => ({ value, label: flameName[value]() }))}
+          onchange={(flame) => play({ on: { ...on, flame } })}
+        />
+        <button class="button px-3" onclick={() => play({ laid: !view!.laid })}>{view.laid ? m.probe_lift() : m.probe_lay()}</button>
+        <button class="button px-3" onclick={() => play({ plugged: !view!.plugged })}
           >{view.plugged ? m.stand_in_unplug() : m.stand_in_plug()}</button
         >
       </div>
-    </details>
+    </Fold>
   {/if}
 </section>

@@ -4,6 +4,7 @@
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
+  import Select from "../../parts/Select.svelte";
   import Dial from "../../parts/Dial.svelte";
   import { amount } from "../../words/format";
   import { colourName, darkName, faceName, failureName, roastingName } from "../../words/names";
@@ -33,7 +34,7 @@
 <div class="grid gap-x-5 gap-y-3 lg:grid-cols-[minmax(0,1fr)_118px]">
   <div class="grid min-w-0 content-start gap-2">
     {#if pan.program.failure}
-      <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-4 font-head text-[21px] font-bold" data-testid="cannot">
+      <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-4 font-head text-figure font-bold" data-testid="cannot">
         {failureName[pan.program.failure]()}
       </p>
     {:else}
@@ -46,11 +47,11 @@
       {@const words = `${faceName[f.face]()}: ${darkName(f.dark)}`}
       <figure class="text-center">
         <Face dark={f.dark} seed={i + 1} label={words} class="mx-auto w-full max-w-24" />
-        <figcaption class="text-[14px] leading-tight">{words}</figcaption>
+        <figcaption class="text-small leading-tight">{words}</figcaption>
       </figure>
     {/each}
-    {#if !pan.program.failure}<p class="col-span-2 text-center text-[14px] leading-snug lg:col-span-1" data-testid="out">
-        <b class="block text-[19px]">{amount(pan.program.total, "s")}</b>{m.out_of_pan({
+    {#if !pan.program.failure}<p class="col-span-2 text-center text-small leading-snug lg:col-span-1" data-testid="out">
+        <b class="block text-big">{amount(pan.program.total, "s")}</b>{m.out_of_pan({
           mass: amount(sheet.piece.out.mass, "g"),
           lost: amount(pan.done.lost, "%"),
         })}
@@ -58,27 +59,19 @@
         {#if pan.stack}<b class="block">{m.stack_takes({ count: pan.stack.height, time: amount(pan.stack.round, "s") })}</b>{/if}
       </p>{/if}
     {#if spec.pan.own}
-      <button class="button col-span-2 lg:col-span-1 !px-1" onclick={advised}
+      <button class="button col-span-2 lg:col-span-1 px-1" onclick={advised}
         ><RotateCcw size={16} aria-hidden="true" />{m.as_advised()}</button
       >
     {/if}
   </div>
 </div>
 <div class="mt-3 grid items-start gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-[200px_minmax(0,1fr)_minmax(0,1fr)]">
-  <label class="grid gap-1 leading-tight"
-    >{m.roasting()}
-    <select
-      class="field min-h-11 w-full"
-      aria-label={m.roasting()}
-      value={spec.pan.roasting ?? "fatEachSide"}
-      onchange={(e) => {
-        const roasting = e.currentTarget.value as Roasting;
-        batch.change(() => ((spec.pan.roasting = roasting), delete spec.pan.own));
-      }}
-    >
-      {#each schools as school (school.value)}<option value={school.value}>{school.label}</option>{/each}
-    </select>
-  </label>
+  <Select
+    label={m.roasting()}
+    value={spec.pan.roasting ?? "fatEachSide"}
+    options={schools}
+    onchange={(roasting) => batch.change(() => ((spec.pan.roasting = roasting), delete spec.pan.own))}
+  />
   <Choice
     label={m.colour_wanted()}
     value={spec.pan.colour}

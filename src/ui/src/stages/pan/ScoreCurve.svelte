@@ -49,7 +49,7 @@
 </script>
 
 <figure class="min-w-0" data-testid="score-curve">
-  <figcaption class="flex flex-wrap items-baseline justify-between gap-x-3 text-[15px]"><b>{name}</b><span>{said}</span></figcaption>
+  <figcaption class="flex flex-wrap items-baseline justify-between gap-x-3 text-body"><b>{name}</b><span>{said}</span></figcaption>
   <div bind:clientWidth={width}>
     <svg {width} {height} role="img" aria-label="{name}: {said}">
       <path d={filled} fill="var(--color-leaf-soft)" /><path d={drawn} fill="none" stroke="var(--color-leaf)" stroke-width="2" />

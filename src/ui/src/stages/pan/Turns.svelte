@@ -21,33 +21,32 @@
 
 <ol class="flex gap-1.5 overflow-x-auto pb-1" aria-label={m.turns()}>
   {#each pan.program.turns as turn, i (i)}
-    <li class="min-w-[120px] shrink-0 grow basis-0 overflow-hidden rounded-xl border-2 border-crust bg-white" data-testid="stay">
+    <li class="min-w-30 shrink-0 grow basis-0 overflow-hidden rounded-xl border-2 border-crust bg-white" data-testid="stay">
       <span class="block h-2.5" style:background={tintOf(turn.dark)}></span>
       <div class="px-2.5 pt-1 pb-1.5">
-        <span class="block truncate text-[13px] leading-tight font-semibold"
-          >{m.stay_of({ number: i + 1, face: faceName[turn.face]() })}</span
+        <span class="block truncate text-fine leading-tight font-semibold">{m.stay_of({ number: i + 1, face: faceName[turn.face]() })}</span
         >
         <div class="flex flex-wrap items-center justify-between gap-x-1">
-          <b class="leading-none {many ? 'text-[30px]' : 'text-[44px]'}" data-testid="turn"
-            >{number(turn.time, 0)}<span class="text-[17px]">&nbsp;s</span></b
+          <b class="leading-none {many ? 'text-huge' : 'text-dial'}" data-testid="turn"
+            >{number(turn.time, 0)}<span class="text-lead">&nbsp;s</span></b
           >
           {#if !many}
             <span class="flex">
-              <button class="button plain !px-2.5" aria-label={m.stay_shorter({ number: i + 1 })} onclick={() => onnudge(i, -1)}
+              <button class="button plain px-2.5" aria-label={m.stay_shorter({ number: i + 1 })} onclick={() => onnudge(i, -1)}
                 ><Minus size={18} aria-hidden="true" /></button
               >
-              <button class="button plain !px-2.5" aria-label={m.stay_longer({ number: i + 1 })} onclick={() => onnudge(i, 1)}
+              <button class="button plain px-2.5" aria-label={m.stay_longer({ number: i + 1 })} onclick={() => onnudge(i, 1)}
                 ><Plus size={18} aria-hidden="true" /></button
               >
             </span>
           {/if}
         </div>
-        <span class="block truncate text-[13px] leading-tight"
+        <span class="block truncate text-fine leading-tight"
           >{turn.fat > 0
             ? `${spoon && !pan.program.own ? `${measured(spoon)}, ` : ""}${m.fat_now({ mass: amount(turn.fat, "g"), fat: shortName(fat) })}`
             : m.dry()}</span
         >
-        <span class="block truncate text-[13px] leading-tight text-mute">{darkName(turn.dark)}, {amount(turn.pan, "°C")}</span>
+        <span class="block truncate text-fine leading-tight text-mute">{darkName(turn.dark)}, {amount(turn.pan, "°C")}</span>
       </div>
     </li>
   {/each}
