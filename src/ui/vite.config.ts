@@ -22,6 +22,14 @@ export default defineConfig({
   ],
   define: { __VERSION__: JSON.stringify(version) },
   // No style or font may be inlined as data: the content security policy allows files of this server only.
-  build: { outDir: OUT, emptyOutDir: true, assetsInlineLimit: 0, target: "es2022", modulePreload: { polyfill: false } },
+  build: {
+    outDir: OUT,
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    target: "es2022",
+    modulePreload: { polyfill: false },
+    // A word is loaded with the place that says it: nothing else happens where the words are gathered.
+    rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes("/paraglide/messages") } },
+  },
   server: { host: "127.0.0.1", port: 5181, proxy: { "/api": "http://127.0.0.1:5180" } },
 });

@@ -13,15 +13,14 @@
   import { untrack } from "svelte";
   import { live } from "./live/live.svelte";
   import { m } from "./paraglide/messages";
-  import ChangedElsewhere from "./parts/ChangedElsewhere.svelte";
   import Trouble from "./parts/Trouble.svelte";
-  import Keys from "./parts/Keys.svelte";
   import Shelf from "./places/Shelf.svelte";
   import { locale } from "./words/locale";
   import { viewOf } from "./words/units";
   import { newest } from "./offline/newest.svelte";
   import { presses } from "./stove/presses.svelte";
   import { toaster } from "./toast.svelte";
+  import { elsewhere } from "./versions/elsewhere.svelte";
 
   // The shelf comes with the page; the other places follow when they are asked for.
   const BatchPlace = wrap({ asyncComponent: () => import("./places/Batch.svelte") });
@@ -147,8 +146,13 @@
     </main>
   </div>
 
-  <Keys bind:open={keysOpen} />
-  <ChangedElsewhere />
+  <!-- What is opened by a press, or by another screen, comes with it. -->
+  {#if keysOpen}
+    {#await import("./parts/Keys.svelte") then { default: Keys }}<Keys onclose={() => (keysOpen = false)} />{/await}
+  {/if}
+  {#if elsewhere.question}
+    {#await import("./parts/ChangedElsewhere.svelte") then { default: ChangedElsewhere }}<ChangedElsewhere />{/await}
+  {/if}
 </BitsConfig>
 
 <div class="pointer-events-none fixed inset-x-0 bottom-4 z-50 grid place-items-center px-4" role="status">

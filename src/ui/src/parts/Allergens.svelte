@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Allergen } from "../api/types";
   import { m } from "../paraglide/messages";
-  import { allergenName, shortName } from "../words/names";
+  import { allergenName, shortName } from "../words/names/items";
 
   /** What a bread contains that must be declared, and what nobody has declared. */
   let { allergens, undeclared }: { allergens: readonly Allergen[]; undeclared: readonly string[] } = $props();

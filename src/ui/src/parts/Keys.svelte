@@ -9,14 +9,14 @@
   import DialogClose from "./DialogClose.svelte";
   import Switch from "./Switch.svelte";
 
-  let { open = $bindable(false) }: { open: boolean } = $props();
+  let { onclose }: { onclose: () => void } = $props();
   async function leave() {
     const { trouble } = await told(
       m.door_leave(),
       call(() => api.POST("/api/door/leave")),
     );
     if (trouble) return;
-    open = false;
+    onclose();
     await door.look();
   }
 
@@ -41,7 +41,7 @@
   ];
 </script>
 
-<Dialog bind:open title={m.keys_title()} wide="narrow">
+<Dialog open {onclose} title={m.keys_title()} wide="narrow">
   <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
     {#each rows as [key, what] (key)}
       <dt><kbd class="rounded-md bg-steel px-2 py-0.5 font-head font-semibold whitespace-pre">{key}</kbd></dt>

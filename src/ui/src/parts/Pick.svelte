@@ -2,7 +2,7 @@
   import { larder } from "../api/larder.svelte";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
-  import { shortName } from "../words/names";
+  import { shortName } from "../words/names/items";
   import Combobox from "./Combobox.svelte";
 
   /** Something of the larder that goes in a place of the batch. */

@@ -5,10 +5,10 @@
   import Trouble from "../parts/Trouble.svelte";
   import Section from "../section/Section.svelte";
   import { cardSteps } from "../words/card";
-  import { madeOf } from "../words/figures";
+  import { madeOf } from "../words/made";
   import { amount, clock, day, measured } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
-  import { shortName } from "../words/names";
+  import { shortName } from "../words/names/items";
 
   const here = batch.recover();
   const spec = $derived(batch.spec);

@@ -14,7 +14,7 @@
   import { pours } from "../words/figures";
   import { amount, dateOf, fromDay, number, toDay } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
-  import { shortName } from "../words/names";
+  import { shortName } from "../words/names/items";
   import { say } from "../words/refusals";
 
   /** Labels for the packets of the batch on the bench, as many as it fills. */

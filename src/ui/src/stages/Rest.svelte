@@ -4,7 +4,7 @@
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
   import { amount, number } from "../words/format";
-  import { pressName, restEnd } from "../words/names";
+  import { pressName, restEnd } from "../words/names/dough";
   import type { StageProps } from "./props";
 
   let { spec, sheet: plan }: StageProps = $props();

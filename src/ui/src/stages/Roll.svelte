@@ -5,7 +5,7 @@
   import Figure from "../parts/Figure.svelte";
   import Gauge from "../parts/Gauge.svelte";
   import { amount } from "../words/format";
-  import { outlineName } from "../words/names";
+  import { outlineName } from "../words/names/fold";
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();

@@ -4,7 +4,11 @@ import { captionOf } from "../stages/filling/steps";
 import { pours } from "./figures";
 import { amount, number } from "./format";
 import { stepItems, stepWords } from "./mixing";
-import { colourName, failureName, fillingStepName, parcelName, pressName, roastingName, shortName, stepName } from "./names";
+import { pressName } from "./names/dough";
+import { fillingStepName, parcelName } from "./names/filling";
+import { stepName } from "./names/fold";
+import { shortName } from "./names/items";
+import { colourName, failureName, roastingName } from "./names/pan";
 
 const low = (id: string) => shortName(id).toLowerCase();
 

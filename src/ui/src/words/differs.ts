@@ -3,25 +3,12 @@ import { m } from "../paraglide/messages";
 import type { Clash } from "../versions/merge";
 import { placeOf } from "./fields";
 import { amount, clock, day, number } from "./format";
-import {
-  allergenName,
-  colourName,
-  feelName,
-  fillingFeelName,
-  fillingStepName,
-  finishName,
-  flameName,
-  holdName,
-  holdWantName,
-  kindName,
-  nameOf,
-  panName,
-  parcelName,
-  restEnd,
-  roastingName,
-  startName,
-  stepName,
-} from "./names";
+import { feelName, restEnd } from "./names/dough";
+import { fillingFeelName, fillingStepName, parcelName } from "./names/filling";
+import { stepName } from "./names/fold";
+import { allergenName, kindName, nameOf } from "./names/items";
+import { colourName, finishName, flameName, holdName, holdWantName, panName, roastingName } from "./names/pan";
+import { startName } from "./names/stages";
 
 /** What a figure outside a spec is called. */
 const names: Record<string, () => string> = {

@@ -1,6 +1,6 @@
 import type { Stage } from "../api/types";
 import { m } from "../paraglide/messages";
-import { stageName } from "./names";
+import { stageName } from "./names/stages";
 
 /** What a field of a spec is called on its bench. */
 const names: Record<string, () => string> = {

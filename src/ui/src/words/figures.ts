@@ -1,9 +1,12 @@
-import type { BatchSheet, ClockView, Section } from "../api/types";
+import type { BatchSheet, ClockView } from "../api/types";
 import type { Stratum } from "../bench/bench.svelte";
 import { m } from "../paraglide/messages";
 import { hourOf, span } from "./clock";
 import { amount, leaves, number } from "./format";
-import { fillingFeelName, outlineName, restEnd, stageName } from "./names";
+import { restEnd } from "./names/dough";
+import { fillingFeelName } from "./names/filling";
+import { outlineName } from "./names/fold";
+import { stageName } from "./names/stages";
 
 /** The one or two figures each stratum carries. */
 export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | null): [string, string] {
@@ -103,10 +106,6 @@ export const pours = (sheet: BatchSheet): boolean => !sheet.stages.includes("rol
 /** What a stratum is called in this batch. */
 export const stratumName = (stage: Stratum, sheet: BatchSheet | null): string =>
   stage === "clock" ? m.stage_clock() : stage === "balls" && sheet && pours(sheet) ? m.stage_ladle() : stageName[stage]();
-
-/** What a bread is in a word or two: its filling, or its leaves. */
-export const madeOf = (section: Section, effective: number): string =>
-  section.filling ? m.filling_layer({ thickness: amount(section.filling.thickness, "mm") }) : leaves(effective);
 
 // What all pieces still are when the oldest is so many minutes old.
 function kept(oldest: number, { pan: { hold } }: BatchSheet) {

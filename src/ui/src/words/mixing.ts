@@ -1,7 +1,7 @@
 import type { BatchSheet } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount, weighed } from "./format";
-import { shortName } from "./names";
+import { shortName } from "./names/items";
 
 type Step = BatchSheet["dough"]["mixing"]["steps"][number];
 

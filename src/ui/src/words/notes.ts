@@ -1,7 +1,7 @@
 import type { Mend, MendCode, Note, NoteCode } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount } from "./format";
-import { shortName } from "./names";
+import { shortName } from "./names/items";
 
 // Each message asks for its own quantities by name; the ui tests read every note for gaps.
 // eslint-disable-next-line @typescript-eslint/no-explicit-any

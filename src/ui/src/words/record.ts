@@ -2,7 +2,9 @@ import type { FigureName, HandWork, LearnedFigure, LessonKind, NoteCode, PanKind
 import { larder } from "../api/larder.svelte";
 import { m } from "../paraglide/messages";
 import { number } from "./format";
-import { handName, panName, shortName } from "./names";
+import { handName } from "./names/fold";
+import { shortName } from "./names/items";
+import { panName } from "./names/pan";
 import { symptomName } from "./symptoms";
 
 export const symptoms = Object.keys(symptomName) as Symptom[];

@@ -1,7 +1,8 @@
 import type { Refusal, StartBy } from "../api/types";
 import { m } from "../paraglide/messages";
 import { number } from "./format";
-import { nameOf, startName } from "./names";
+import { nameOf } from "./names/items";
+import { startName } from "./names/stages";
 import { viewOf } from "./units";
 
 /** A figure of a refusal in the unit its field is read in. */

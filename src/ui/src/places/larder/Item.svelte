@@ -14,7 +14,7 @@
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { keepOver, type Row } from "../../versions/elsewhere.svelte";
-  import { allergenName, kindName, nameOf, traitName } from "../../words/names";
+  import { allergenName, kindName, nameOf, traitName } from "../../words/names/items";
   import { say } from "../../words/refusals";
 
   interface Props {

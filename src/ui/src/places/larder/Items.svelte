@@ -8,7 +8,7 @@
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
   import { amount } from "../../words/format";
-  import { kindName } from "../../words/names";
+  import { kindName } from "../../words/names/items";
   import Select from "../../parts/Select.svelte";
   import ImportCsv from "../../files/ImportCsv.svelte";
   import Item from "./Item.svelte";

@@ -3,7 +3,7 @@
   import type { FacesView } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { tintOf } from "../../stages/pan/tint";
-  import { darkName, faceIsName, lookName } from "../../words/names";
+  import { darkName, faceIsName, lookName } from "../../words/names/pan";
 
   /** Raw to charred: where each photographed face has come to, where it was to come to, where it was wanted. */
   let { view }: { view: FacesView } = $props();

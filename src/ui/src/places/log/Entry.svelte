@@ -11,10 +11,10 @@
   import Trouble from "../../parts/Trouble.svelte";
   import { storage } from "../../storage.svelte";
   import { keepOver, type Row } from "../../versions/elsewhere.svelte";
-  import { madeOf } from "../../words/figures";
+  import { madeOf } from "../../words/made";
   import Section from "../../section/Section.svelte";
   import { amount, day } from "../../words/format";
-  import { handName } from "../../words/names";
+  import { handName } from "../../words/names/fold";
   import { nameOf } from "../../words/record";
   import { say } from "../../words/refusals";
   import Actual from "./Actual.svelte";

@@ -6,7 +6,7 @@
   import { m } from "../../paraglide/messages";
   import Segments from "../../parts/Segments.svelte";
   import Trouble from "../../parts/Trouble.svelte";
-  import { faceIsName, faceTroubleName } from "../../words/names";
+  import { faceIsName, faceTroubleName } from "../../words/names/pan";
   import ColourScale from "./ColourScale.svelte";
   import { dotsOf, quartersOf, REACH } from "./patches";
 

@@ -6,7 +6,7 @@
   import { larder } from "../../api/larder.svelte";
   import { m } from "../../paraglide/messages";
   import Select from "../../parts/Select.svelte";
-  import { shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
   import { symptomName } from "../../words/symptoms";
   import type { LogList } from "./log.svelte";
   import { symptoms } from "../../words/record";

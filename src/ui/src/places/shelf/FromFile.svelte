@@ -1,9 +1,7 @@
 <script lang="ts">
   import ClipboardPaste from "@lucide/svelte/icons/clipboard-paste";
   import FileButton from "../../files/FileButton.svelte";
-  import TakeFile from "../../files/TakeFile.svelte";
   import { m } from "../../paraglide/messages";
-  import RecipeDialog from "./RecipeDialog.svelte";
 
   /** A bread out of a file: one of Ystrata's own, or a recipe from anywhere, as a file or pasted from a message. */
   // A kitchen's file says what it is in its first words.
@@ -26,6 +24,15 @@
 />
 <button class="button" onclick={() => (pasting = true)}><ClipboardPaste size={18} aria-hidden="true" />{m.recipe_paste()}</button>
 
-{#if own}{#key own}<TakeFile file={own} onclose={() => (own = null)} />{/key}{/if}
-{#if recipe}{#key recipe}<RecipeDialog file={recipe} onclose={() => (recipe = null)} />{/key}{/if}
-{#if pasting}<RecipeDialog onclose={() => (pasting = false)} />{/if}
+{#if own}
+  {@const file = own}
+  {#await import("../../files/TakeFile.svelte") then { default: TakeFile }}
+    {#key file}<TakeFile {file} onclose={() => (own = null)} />{/key}
+  {/await}
+{/if}
+{#if recipe || pasting}
+  {@const file = recipe}
+  {#await import("./RecipeDialog.svelte") then { default: RecipeDialog }}
+    {#key file}<RecipeDialog {...file && { file }} onclose={() => ((recipe = null), (pasting = false))} />{/key}
+  {/await}
+{/if}

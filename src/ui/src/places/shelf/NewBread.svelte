@@ -1,5 +1,4 @@
 <script lang="ts">
-  import Plus from "@lucide/svelte/icons/plus";
   import { larder } from "../../api/larder.svelte";
   import type { LarderView } from "../../api/types";
   import { m } from "../../paraglide/messages";
@@ -7,8 +6,7 @@
   import DialogClose from "../../parts/DialogClose.svelte";
 
   type School = LarderView["schools"][number];
-  let { onpick }: { onpick: (school: School) => void } = $props();
-  let open = $state(false);
+  let { onpick, onclose }: { onpick: (school: School) => void; onclose: () => void } = $props();
 
   const words: Record<string, [() => string, () => string]> = {
     plain: [m.school_plain, m.school_plain_how],
@@ -31,15 +29,14 @@
   };
 </script>
 
-<Dialog bind:open title={m.new_from()}>
-  {#snippet trigger()}<Plus size={18} aria-hidden="true" />{m.new_bread()}{/snippet}
+<Dialog open title={m.new_from()} {onclose}>
   <ul class="grid gap-2 sm:grid-cols-2">
     {#each larder.view?.schools ?? [] as school (school.id)}
       <li>
         <button
           class="h-full min-h-16 w-full rounded-xl border-2 border-rim-soft bg-white px-4 py-2 text-start hover:border-rim"
           onclick={() => {
-            open = false;
+            onclose();
             onpick(school);
           }}
         >

@@ -5,7 +5,7 @@
   import Dial from "../../parts/Dial.svelte";
   import Figure from "../../parts/Figure.svelte";
   import { amount } from "../../words/format";
-  import { likeName } from "../../words/names";
+  import { likeName } from "../../words/names/dough";
   import Cut from "./Cut.svelte";
   import { ballFollows, fixBall } from "../dough/ledger";
   import type { StageProps } from "../props";

@@ -3,7 +3,7 @@
   import Figure from "../../parts/Figure.svelte";
   import { amount } from "../../words/format";
   import Allergens from "../../parts/Allergens.svelte";
-  import { shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
   import type { StageProps } from "../props";
 
   let { sheet }: StageProps = $props();

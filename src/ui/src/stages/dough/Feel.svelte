@@ -6,7 +6,7 @@
   import Segments from "../../parts/Segments.svelte";
   import Share from "../../parts/Share.svelte";
   import { amount, number } from "../../words/format";
-  import { feelName } from "../../words/names";
+  import { feelName } from "../../words/names/dough";
   import type { StageProps } from "../props";
   import { setWaterBy } from "./ledger";
 

@@ -8,7 +8,7 @@
   import AmountField from "../../parts/AmountField.svelte";
   import Pick from "../../parts/Pick.svelte";
   import { amount, measured, number, parseNumber } from "../../words/format";
-  import { shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
   import { say } from "../../words/refusals";
   import type { StageProps } from "../props";
   import { amountOf, canGo, fieldOf, leaveOut, lineOf, replace, setGrams, setShare, togglePin } from "./ledger";

@@ -5,7 +5,8 @@
   import AmountField from "../../parts/AmountField.svelte";
   import Choice from "../../parts/Choice.svelte";
   import { amount } from "../../words/format";
-  import { feelsName, shortName, waterReason } from "../../words/names";
+  import { feelsName, waterReason } from "../../words/names/dough";
+  import { shortName } from "../../words/names/items";
   import { say } from "../../words/refusals";
   import { stepItems, stepWords } from "../../words/mixing";
   import type { StageProps } from "../props";

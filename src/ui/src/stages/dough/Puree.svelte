@@ -4,7 +4,8 @@
   import { m } from "../../paraglide/messages";
   import Dial from "../../parts/Dial.svelte";
   import { amount } from "../../words/format";
-  import { methodName, nameOf } from "../../words/names";
+  import { methodName } from "../../words/names/dough";
+  import { nameOf } from "../../words/names/items";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();

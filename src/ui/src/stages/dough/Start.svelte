@@ -6,7 +6,7 @@
   import { m } from "../../paraglide/messages";
   import Share from "../../parts/Share.svelte";
   import { amount } from "../../words/format";
-  import { shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
   import { say } from "../../words/refusals";
   import { pours } from "../../words/figures";
   import type { StageProps } from "../props";

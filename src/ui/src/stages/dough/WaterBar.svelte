@@ -2,7 +2,8 @@
   import type { BatchSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { amount, number } from "../../words/format";
-  import { feelsName, shortName } from "../../words/names";
+  import { feelsName } from "../../words/names/dough";
+  import { shortName } from "../../words/names/items";
 
   /** The dough's water, stacked by where it comes from, under the stretches of feel of this very mix. One scale: points of flour. */
   let { sheet }: { sheet: BatchSheet } = $props();

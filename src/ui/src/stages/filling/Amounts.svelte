@@ -4,7 +4,7 @@
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import { amount, number } from "../../words/format";
-  import { shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
   import type { StageProps } from "../props";
   import Astray from "./Astray.svelte";
 

@@ -6,7 +6,7 @@
   import Figure from "../../parts/Figure.svelte";
   import Pick from "../../parts/Pick.svelte";
   import { amount } from "../../words/format";
-  import { shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
 
   interface Props {
     part: FillingPart;

@@ -11,7 +11,8 @@
   import FigureField from "../../parts/FigureField.svelte";
   import Pick from "../../parts/Pick.svelte";
   import { amount } from "../../words/format";
-  import { fillingStepName, flameName } from "../../words/names";
+  import { fillingStepName } from "../../words/names/filling";
+  import { flameName } from "../../words/names/pan";
   import WeighIn from "./WeighIn.svelte";
 
   interface Props {

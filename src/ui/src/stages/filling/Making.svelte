@@ -7,7 +7,8 @@
   import Pick from "../../parts/Pick.svelte";
   import { toaster } from "../../toast.svelte";
   import { amount } from "../../words/format";
-  import { fillingFeelName, fillingStepName, fillingTest, shortName } from "../../words/names";
+  import { fillingFeelName, fillingStepName, fillingTest } from "../../words/names/filling";
+  import { shortName } from "../../words/names/items";
   import { moved } from "../steps";
   import type { StageProps } from "../props";
   import Astray from "./Astray.svelte";

@@ -8,7 +8,7 @@
   import Pick from "../../parts/Pick.svelte";
   import Figure from "../../parts/Figure.svelte";
   import { amount, number } from "../../words/format";
-  import { parcelName, tearName } from "../../words/names";
+  import { parcelName, tearName } from "../../words/names/filling";
   import type { StageProps } from "../props";
   import Astray from "./Astray.svelte";
   import ParcelPicture from "./ParcelPicture.svelte";

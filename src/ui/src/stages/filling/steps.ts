@@ -2,7 +2,7 @@ import { larder } from "../../api/larder.svelte";
 import type { FillingSpec, FillingStep, FillingStepKind } from "../../api/types";
 import { m } from "../../paraglide/messages";
 import { amount } from "../../words/format";
-import { shortName } from "../../words/names";
+import { shortName } from "../../words/names/items";
 
 /** Every kind of step, in the order a cook comes to them. */
 export const kinds: FillingStepKind[] = [

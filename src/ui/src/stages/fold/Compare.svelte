@@ -12,7 +12,7 @@
   import Section from "../../section/Section.svelte";
   import { toaster } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
-  import { foldSchool } from "../../words/names";
+  import { foldSchool } from "../../words/names/fold";
   import { say } from "../../words/refusals";
   import type { StageProps } from "../props";
 

@@ -11,7 +11,7 @@
   import Section from "../../section/Section.svelte";
   import { toaster } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
-  import { foldSchool } from "../../words/names";
+  import { foldSchool } from "../../words/names/fold";
   import type { StageProps } from "../props";
   import { titleOf } from "./words";
 

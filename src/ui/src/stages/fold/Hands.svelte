@@ -9,7 +9,7 @@
   import Trouble from "../../parts/Trouble.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import { amount } from "../../words/format";
-  import { handName } from "../../words/names";
+  import { handName } from "../../words/names/fold";
   import type { StageProps } from "../props";
 
   let { sheet }: StageProps = $props();

@@ -7,7 +7,7 @@
   import Plan from "../../section/Plan.svelte";
   import { toaster } from "../../toast.svelte";
   import { amount } from "../../words/format";
-  import { stepName } from "../../words/names";
+  import { stepName } from "../../words/names/fold";
   import { say } from "../../words/refusals";
   import type { StageProps } from "../props";
   import { groups, moved, newStep } from "../steps";

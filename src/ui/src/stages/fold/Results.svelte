@@ -3,7 +3,7 @@
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import { amount, number } from "../../words/format";
-  import { flakeTerm } from "../../words/names";
+  import { flakeTerm } from "../../words/names/fold";
   import FatBar from "../FatBar.svelte";
 
   let { sheet }: { sheet: BatchSheet } = $props();

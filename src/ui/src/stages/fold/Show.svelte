@@ -6,7 +6,7 @@
   import Slide from "../../parts/Slide.svelte";
   import Plan from "../../section/Plan.svelte";
   import { amount } from "../../words/format";
-  import { outlineName } from "../../words/names";
+  import { outlineName } from "../../words/names/fold";
   import type { StageProps } from "../props";
   import { titleOf } from "./words";
 

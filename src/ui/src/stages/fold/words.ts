@@ -1,7 +1,8 @@
 import type { BatchSheet, FoldStep } from "../../api/types";
 import { m } from "../../paraglide/messages";
 import { amount, leaves, number } from "../../words/format";
-import { shortName, stepName } from "../../words/names";
+import { stepName } from "../../words/names/fold";
+import { shortName } from "../../words/names/items";
 
 /** What a step is called on its tile: what is laid on, or what is done. */
 export function titleOf(step: FoldStep): string {

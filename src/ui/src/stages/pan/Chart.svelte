@@ -5,7 +5,7 @@
   import type { PanSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { amount, number } from "../../words/format";
-  import { faceName } from "../../words/names";
+  import { faceName } from "../../words/names/pan";
   import { tintOf } from "./tint";
 
   /** Time along the bottom; over it the faces as they colour, the pan and the middle, the turns as handles and the fat as drops. */

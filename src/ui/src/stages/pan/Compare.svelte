@@ -9,7 +9,7 @@
   import Select from "../../parts/Select.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
-  import { darkName, failureName, flameName, panName } from "../../words/names";
+  import { darkName, failureName, flameName, panName } from "../../words/names/pan";
   import { toaster } from "../../toast.svelte";
   import type { StageProps } from "../props";
   import Chart from "./Chart.svelte";

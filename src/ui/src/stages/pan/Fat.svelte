@@ -5,7 +5,7 @@
   import Gauge from "../../parts/Gauge.svelte";
   import Pick from "../../parts/Pick.svelte";
   import { amount } from "../../words/format";
-  import { shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
   import FatBar from "../FatBar.svelte";
   import type { StageProps } from "../props";
 

@@ -4,7 +4,7 @@
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
   import { amount, leaves } from "../../words/format";
-  import { finishName, holdWantName, warmthName } from "../../words/names";
+  import { finishName, holdWantName, warmthName } from "../../words/names/pan";
   import type { StageProps } from "../props";
   import HoldPlaces from "./HoldPlaces.svelte";
 

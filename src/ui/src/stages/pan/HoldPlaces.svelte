@@ -4,7 +4,7 @@
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { amount } from "../../words/format";
-  import { holdName, holdWantName } from "../../words/names";
+  import { holdName, holdWantName } from "../../words/names/pan";
 
   /** Where it can wait, and how long it stays hot, crisp and soft there, against the minutes to the table. */
   interface Props {

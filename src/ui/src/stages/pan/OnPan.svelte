@@ -8,7 +8,7 @@
   import Dial from "../../parts/Dial.svelte";
   import Select from "../../parts/Select.svelte";
   import { amount, number } from "../../words/format";
-  import { darkName, flameName, panName } from "../../words/names";
+  import { darkName, flameName, panName } from "../../words/names/pan";
   import type { StageProps } from "../props";
   import Probe from "./Probe.svelte";
 

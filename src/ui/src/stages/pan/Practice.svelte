@@ -13,7 +13,7 @@
   import Check from "../../parts/Check.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
-  import { colourName, darkName, flameName, panName } from "../../words/names";
+  import { colourName, darkName, flameName, panName } from "../../words/names/pan";
   import Level from "../Level.svelte";
   import type { StageProps } from "../props";
   import Face from "./Face.svelte";

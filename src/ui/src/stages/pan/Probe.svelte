@@ -10,7 +10,7 @@
   import Switch from "../../parts/Switch.svelte";
   import { told } from "../../toast.svelte";
   import { amount, number } from "../../words/format";
-  import { flameName } from "../../words/names";
+  import { flameName } from "../../words/names/pan";
   import { viewOf } from "../../words/units";
   import type { StageProps } from "../props";
 

@@ -7,7 +7,7 @@
   import Select from "../../parts/Select.svelte";
   import Dial from "../../parts/Dial.svelte";
   import { amount } from "../../words/format";
-  import { colourName, darkName, faceName, failureName, roastingName } from "../../words/names";
+  import { colourName, darkName, faceName, failureName, roastingName } from "../../words/names/pan";
   import type { StageProps } from "../props";
   import Chart from "./Chart.svelte";
   import Face from "./Face.svelte";

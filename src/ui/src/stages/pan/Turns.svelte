@@ -4,7 +4,8 @@
   import type { KitchenMeasure, PanSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { amount, measured, number } from "../../words/format";
-  import { darkName, faceName, shortName } from "../../words/names";
+  import { shortName } from "../../words/names/items";
+  import { darkName, faceName } from "../../words/names/pan";
   import { tintOf } from "./tint";
 
   /** What is done at the pan, in order, to be read from the wall. */
