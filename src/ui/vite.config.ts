@@ -3,9 +3,12 @@ import { svelte } from "@sveltejs/vite-plugin-svelte";
 import tailwindcss from "@tailwindcss/vite";
 import { readFileSync } from "node:fs";
 import { defineConfig } from "vite";
+import { type Language, oneLanguage } from "./language";
 import { offline } from "./offline";
 
-const OUT = "../Web/wwwroot";
+// The tests build pages in made-up languages, elsewhere.
+const OUT = process.env.YSTRATA_PAGES ?? "../Web/wwwroot";
+const language = (process.env.YSTRATA_LANGUAGE ?? "en") as Language;
 const version = /<Version>(.*)<\/Version>/.exec(readFileSync("../../Directory.Build.props", "utf8"))?.[1];
 
 export default defineConfig({
@@ -16,6 +19,7 @@ export default defineConfig({
       strategy: ["baseLocale"],
       emitTsDeclarations: true,
     }),
+    oneLanguage(language),
     tailwindcss(),
     svelte(),
     offline(OUT),

@@ -6,6 +6,7 @@
   import ChevronRight from "@lucide/svelte/icons/chevron-right";
   import { m } from "../paraglide/messages";
   import { locale } from "../words/locale";
+  import { partName } from "../words/names/moments";
 
   /** A day, typed in the order of the locale or picked from a calendar whose week begins as it does there. */
   interface Props {
@@ -38,8 +39,13 @@
         {#snippet children({ segments })}
           {#each segments as { part, value }, i (part + i)}
             {#if part === "literal"}<span class="text-mute" aria-hidden="true">{value}</span>
-            {:else}<DatePicker.Segment {part} class="rounded px-0.5 py-1 focus:bg-rim focus:text-white focus:outline-none"
-                >{value}</DatePicker.Segment
+            {:else}<DatePicker.Segment {part}
+                >{#snippet child({ props })}<!-- The library says its parts in English. --><span
+                    {...props}
+                    aria-label={partName[part]?.()}
+                    aria-describedby={undefined}
+                    class="rounded px-0.5 py-1 focus:bg-rim focus:text-white focus:outline-none">{value}</span
+                  >{/snippet}</DatePicker.Segment
               >{/if}
           {/each}
         {/snippet}

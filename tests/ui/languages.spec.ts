@@ -1,0 +1,158 @@
+import type { APIRequestContext, Page } from "@playwright/test";
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import { expect, test } from "./kitchen";
+import { begin } from "./service";
+
+/**
+ * Pages in two made-up languages. In the one every word is accented and half as long again: what is not was never in a catalogue, and what does not
+ * fit is cut off. The other runs from right to left. Places are gone to by address and by mark, since no name is what it was.
+ */
+const types: Record<string, string> = {
+  html: "text/html",
+  js: "text/javascript",
+  css: "text/css",
+  svg: "image/svg+xml",
+  woff2: "font/woff2",
+};
+
+/** Serves the pages of a language in the place of the kitchen's own. */
+async function speak(page: Page, language: string) {
+  const folder = join(import.meta.dirname, "../../.build/pages", language);
+  await page.route(
+    (url) => !/^\/(api|openapi|healthz)/.test(url.pathname),
+    async (route) => {
+      const path = new URL(route.request().url()).pathname;
+      const file = join(folder, path === "/" ? "index.html" : path);
+      if (existsSync(file)) await route.fulfill({ path: file, contentType: types[file.split(".").at(-1)!] ?? "application/octet-stream" });
+      else await route.fulfill({ status: 404 });
+    },
+  );
+  // The pages that are open are of another language.
+  await page.goto("about:blank");
+}
+
+const STAGES = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan", "clock"];
+
+/** Every place, and every part of every bench. */
+async function places(page: Page, address: string, request: APIRequestContext, look: (where: string) => Promise<void>) {
+  // A place has settled once nothing it asked is unanswered and that is drawn.
+  const asked = new Set<object>();
+  const plain = (request: { url(): string }) => request.url().includes("/api/") && !request.url().includes("/api/live");
+  page.on("request", (r) => plain(r) && asked.add(r));
+  for (const done of ["requestfinished", "requestfailed"] as const) page.on(done as "requestfinished", (r) => asked.delete(r));
+  const settle = async () => {
+    await expect
+      .poll(async () => {
+        await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn))));
+        return asked.size;
+      })
+      .toBe(0);
+    await page.locator("main :is(h1, h2)").first().waitFor();
+  };
+  const [batch] = (await (await request.get(`${address}/api/batches`)).json()) as { id: string }[];
+  const service = await begin(request, address);
+  const paths = [
+    "",
+    "log",
+    "log/table",
+    "log/trends",
+    "log/learned",
+    "larder",
+    "larder/cups",
+    "larder/keeping",
+    "larder/screens",
+    "stove",
+    `stove/${service}`,
+    "trust",
+  ];
+  for (const path of paths) {
+    await page.goto(`${address}/#/${path}`);
+    await settle();
+    await look(path || "shelf");
+  }
+  await page.goto(`${address}/#/batch/${batch!.id}`);
+  await page.locator('[data-stage="clock"] [data-figures]').waitFor();
+  for (const stage of STAGES) {
+    const stratum = page.locator(`[data-stage="${stage}"]`);
+    if ((await stratum.count()) === 0) continue;
+    await stratum.click();
+    await settle();
+    const tabs = page.locator("[role=tabpanel] [role=tab]");
+    for (let i = 0; i < Math.max(await tabs.count(), 1); i++) {
+      if ((await tabs.count()) > 0) await tabs.nth(i).click();
+      await settle();
+      await look(`${stage} ${i}`);
+    }
+  }
+  for (const path of ["card", "timetable", "labels"]) {
+    await page.goto(`${address}/#/${path}`);
+    await settle();
+    await look(path);
+  }
+}
+
+/** Words of the kitchen's own: names and notes that cooks gave, and the larder's. */
+async function ofTheKitchen(address: string, request: APIRequestContext): Promise<string> {
+  const texts = await Promise.all(
+    ["breads", "batches", "log", "larder", "scale", "keeping"].map(async (what) => (await request.get(`${address}/api/${what}`)).text()),
+  );
+  return [...texts, "ystrata"].join(" ").toLowerCase();
+}
+
+for (const width of [1280, 390])
+  test(`in a language half as long again nothing is cut off and nothing is left of English, ${width} px`, async ({
+    page,
+    kitchen,
+    request,
+  }) => {
+    test.setTimeout(180_000);
+    await page.setViewportSize({ width, height: 800 });
+    await speak(page, "xa");
+    const known = await ofTheKitchen(kitchen.address, request);
+    const found: string[] = [];
+    await places(page, kitchen.address, request, async (where) => {
+      const { english, cut } = await page.evaluate(() => {
+        const english: string[] = [];
+        const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+          const text = node.textContent ?? "";
+          if (node.parentElement?.checkVisibility() && !node.parentElement.closest("kbd") && /[aeiou]/i.test(text))
+            english.push(text.trim());
+        }
+        for (const e of document.querySelectorAll("[aria-label], [placeholder], [aria-valuetext]"))
+          for (const name of ["aria-label", "placeholder", "aria-valuetext"]) english.push(e.getAttribute(name) ?? "");
+        const cut: string[] = [];
+        for (const e of document.querySelectorAll<HTMLElement>("body *")) {
+          const style = getComputedStyle(e);
+          const text = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
+          const meant = style.textOverflow === "ellipsis" || style.webkitLineClamp !== "none" || e.closest(".sr-only, svg");
+          if (text && !meant && e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1 && style.overflowX === "hidden")
+            cut.push(e.textContent!.trim());
+        }
+        if (document.documentElement.scrollWidth > innerWidth)
+          cut.push(`the page, by ${document.documentElement.scrollWidth - innerWidth} px`);
+        return { english, cut };
+      });
+      for (const text of english)
+        for (const word of text.match(/[A-Za-z][a-z]{3,}/g) ?? [])
+          if (/[aeiou]/.test(word) && !known.includes(word.toLowerCase())) found.push(`${where}: ${word} in “${text}”`);
+      for (const text of cut) found.push(`${where}: cut off “${text}”`);
+    });
+    expect([...new Set(found)]).toEqual([]);
+  });
+
+for (const width of [1280, 390])
+  test(`in a language from right to left no place is wider than the screen, ${width} px`, async ({ page, kitchen, request }) => {
+    test.setTimeout(180_000);
+    await page.setViewportSize({ width, height: 800 });
+    await speak(page, "xb");
+    await page.goto(kitchen.address);
+    expect(await page.evaluate(() => document.dir)).toBe("rtl");
+    const found: string[] = [];
+    await places(page, kitchen.address, request, async (where) => {
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+      if (over > 0) found.push(`${where}: ${over} px`);
+    });
+    expect(found).toEqual([]);
+  });
