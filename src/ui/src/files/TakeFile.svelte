@@ -11,7 +11,7 @@
   import Segments from "../parts/Segments.svelte";
   import Trouble from "../parts/Trouble.svelte";
   import { toaster } from "../toast.svelte";
-  import { number } from "../words/format";
+  import { number, listed } from "../words/format";
   import { partName } from "../words/files";
   import { say } from "../words/refusals";
   import BadLines from "./BadLines.svelte";
@@ -105,7 +105,7 @@
         {/each}
       </tbody>
     </table>
-    {#if staged.preview.added.length}<p>{m.file_breads_new({ names: staged.preview.added.join(", ") })}</p>{/if}
+    {#if staged.preview.added.length}<p>{m.file_breads_new({ names: listed(staged.preview.added) })}</p>{/if}
     {#if changed}
       <div class="mt-2">
         <Segments

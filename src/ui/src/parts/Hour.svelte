@@ -24,7 +24,7 @@
   }
 >
   <TimeField.Label class="sr-only">{label}</TimeField.Label>
-  <TimeField.Input class="field flex w-fit items-center" aria-label={label}>
+  <TimeField.Input dir="ltr" class="field flex w-fit items-center" aria-label={label}>
     {#snippet children({ segments })}
       {#each segments as { part, value }, i (part + i)}
         {#if part === "literal"}<span class="text-mute" aria-hidden="true">{value}</span>

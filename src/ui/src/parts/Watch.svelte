@@ -11,6 +11,8 @@
   import CupAsk from "./CupAsk.svelte";
   import { takeMend } from "./mends.svelte";
   import { surenessName, symptomName } from "../words/symptoms";
+  import { within } from "../words/within";
+  import { listed } from "../words/format";
 
   let { notes }: { notes: Note[] } = $props();
 
@@ -23,10 +25,11 @@
   };
   // What could be found wrong at the table, where this note is its likeliest cause.
   const risksOf = (code: Note["code"]) =>
-    (batch.sheet?.risks ?? [])
-      .filter((risk) => risk.cause === code)
-      .map((risk) => `${symptomName[risk.symptom]().toLowerCase()} (${surenessName[risk.sure]()})`)
-      .join(", ");
+    listed(
+      (batch.sheet?.risks ?? [])
+        .filter((risk) => risk.cause === code)
+        .map((risk) => `${within(symptomName[risk.symptom]())} (${surenessName[risk.sure]()})`),
+    );
   const sorted = $derived(notes.toSorted((a, b) => order[a.severity] - order[b.severity]));
   // One change can mend several notes: it is offered at the first.
   const offered = $derived.by(() => {

@@ -9,6 +9,7 @@
   import { amount, clock, day, measured } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
   import { shortName } from "../words/names/items";
+  import { within } from "../words/within";
 
   const here = batch.recover();
   const spec = $derived(batch.spec);
@@ -52,21 +53,21 @@
           {/each}
           {#each sheet.filling?.parts ?? [] as p, i (i)}
             <tr class="border-b border-line">
-              <th class="py-0.5 text-start font-normal">{shortName(p.id)}, {m.stage_filling().toLowerCase()}</th>
+              <th class="py-0.5 text-start font-normal">{shortName(p.id)}, {within(m.stage_filling())}</th>
               <td class="text-end font-head text-body font-bold">{amount(p.start.mass, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{amount(p.buy, "g")} {m.raw_weight()}</td>
             </tr>
           {/each}
           {#each laid() as l, i (i)}
             <tr class="border-b border-line">
-              <th class="py-0.5 text-start font-normal">{shortName(l.id)}, {m.card_inside().toLowerCase()}</th>
+              <th class="py-0.5 text-start font-normal">{shortName(l.id)}, {within(m.card_inside())}</th>
               <td class="text-end font-head text-body font-bold">{amount(l.each * sheet.balls.count, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: sheet.balls.count, mass: amount(l.each, "g") })}</td>
             </tr>
           {/each}
           {#if spec.pan.fatPerSide > 0}
             <tr class="border-b border-line">
-              <th class="py-0.5 text-start font-normal">{shortName(spec.pan.fat)}, {m.card_on_pan().toLowerCase()}</th>
+              <th class="py-0.5 text-start font-normal">{shortName(spec.pan.fat)}, {within(m.card_on_pan())}</th>
               <td class="text-end font-head text-body font-bold">{amount(sheet.pan.fat.pan * sheet.balls.count, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: sheet.balls.count, mass: amount(sheet.pan.fat.pan, "g") })}</td
               >

@@ -12,10 +12,11 @@
   import Trouble from "../parts/Trouble.svelte";
   import { packetName } from "../words/files";
   import { pours } from "../words/figures";
-  import { amount, dateOf, fromDay, number, toDay } from "../words/format";
+  import { amount, dateOf, fromDay, number, toDay, listed } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
   import { shortName } from "../words/names/items";
   import { say } from "../words/refusals";
+  import { within } from "../words/within";
 
   /** Labels for the packets of the batch on the bench, as many as it fills. */
   const here = batch.recover();
@@ -110,7 +111,7 @@
             <div class="mt-1"><Allergens allergens={sheet.allergens} undeclared={sheet.undeclared} /></div>
             <span class="text-mute"
               >{m.label_in_it({
-                items: sheet.ingredients.map((id) => (larder.byId.has(id) ? shortName(id) : id).toLowerCase()).join(", "),
+                items: listed(sheet.ingredients.map((id) => within(larder.byId.has(id) ? shortName(id) : id))),
               })}</span
             >
           </li>

@@ -5,7 +5,7 @@
   import { m } from "../paraglide/messages";
   import Trouble from "../parts/Trouble.svelte";
   import { breachTone, breachWords, clockRestName, hourOf, span, workName } from "../words/clock";
-  import { clock, day } from "../words/format";
+  import { clock, day, listed } from "../words/format";
 
   /** The timetable for the wall: one line for each stretch of like work. */
   interface Line {
@@ -64,7 +64,7 @@
 <div class="mx-auto max-w-[190mm] bg-white p-6 print:p-0" data-testid="printed-timetable">
   {#if view}
     <div class="flex flex-wrap items-baseline justify-between gap-x-6">
-      <h1 class="text-title font-bold">{view.names.join(", ")}</h1>
+      <h1 class="text-title font-bold">{listed(view.names)}</h1>
       <button class="button print:hidden" onclick={() => print()}><Printer size={18} aria-hidden="true" />{m.print_timetable()}</button>
     </div>
     <p class="mb-3 text-body">

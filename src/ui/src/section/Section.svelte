@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Section } from "../api/types";
   import { m } from "../paraglide/messages";
-  import { amount, leaves as leafWords } from "../words/format";
+  import { amount, leaves as leafWords, listed } from "../words/format";
   import { draw, FINE } from "./geometry";
 
   interface Props {
@@ -19,14 +19,14 @@
   const fused = $derived(contacts.filter((c) => c.state === "fused").length);
   const patchy = $derived(contacts.filter((c) => c.state === "patchy").length);
   const label = $derived(
-    [
-      section.rings ? m.rings_count({ count: section.rings.each.length }) : leafWords(section.leaves.length),
-      section.filling ? m.filling_layer({ thickness: amount(section.filling.thickness, "mm") }) : "",
-      fused ? m.welded({ count: fused }) : "",
-      patchy ? m.patchy({ count: patchy }) : "",
-    ]
-      .filter(Boolean)
-      .join(", "),
+    listed(
+      [
+        section.rings ? m.rings_count({ count: section.rings.each.length }) : leafWords(section.leaves.length),
+        section.filling ? m.filling_layer({ thickness: amount(section.filling.thickness, "mm") }) : "",
+        fused ? m.welded({ count: fused }) : "",
+        patchy ? m.patchy({ count: patchy }) : "",
+      ].filter(Boolean),
+    ),
   );
   const tints = ["var(--color-leaves-1)", "var(--color-leaves-2)", "var(--color-leaves-3)"];
   // One change melts into the next state; while figures are being dragged or typed each is drawn at once. So are hundreds of leaves.

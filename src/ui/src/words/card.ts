@@ -2,15 +2,16 @@ import type { BatchSheet, BatchSpec, FillingStep, FoldStep } from "../api/types"
 import { m } from "../paraglide/messages";
 import { captionOf } from "../stages/filling/steps";
 import { pours } from "./figures";
-import { amount, number } from "./format";
+import { amount, number, listed } from "./format";
 import { stepItems, stepWords } from "./mixing";
 import { pressName } from "./names/dough";
 import { fillingStepName, parcelName } from "./names/filling";
 import { stepName } from "./names/fold";
 import { shortName } from "./names/items";
 import { colourName, failureName, roastingName } from "./names/pan";
+import { within } from "./within";
 
-const low = (id: string) => shortName(id).toLowerCase();
+const low = (id: string) => within(shortName(id));
 
 function foldWords(step: FoldStep): string {
   switch (step.kind) {
@@ -56,17 +57,17 @@ function foldWords(step: FoldStep): string {
   }
 }
 
-const fillingStep = (step: FillingStep) => `${fillingStepName[step.kind]().toLowerCase()} (${captionOf(step)})`;
+const fillingStep = (step: FillingStep) => `${within(fillingStepName[step.kind]())} (${captionOf(step)})`;
 
 function fillingSteps(spec: BatchSpec, plan: BatchSheet): string[] {
   if (!spec.filling || !plan.filling) return [];
   const { parts, together, wall } = spec.filling;
   return [
     ...parts.map((p) =>
-      m.card_part({ item: shortName(p.id), mass: amount(p.mass, "g"), steps: p.steps.map(fillingStep).join(", ") || m.card_as_it_is() }),
+      m.card_part({ item: shortName(p.id), mass: amount(p.mass, "g"), steps: listed(p.steps.map(fillingStep)) || m.card_as_it_is() }),
     ),
-    ...(together.length ? [m.card_together({ steps: together.map(fillingStep).join(", ") })] : []),
-    m.card_wrap({ mass: amount(plan.filling.parcel.filling, "g"), shape: parcelName[wall.shape]().toLowerCase() }),
+    ...(together.length ? [m.card_together({ steps: listed(together.map(fillingStep)) })] : []),
+    m.card_wrap({ mass: amount(plan.filling.parcel.filling, "g"), shape: within(parcelName[wall.shape]()) }),
   ];
 }
 
@@ -82,16 +83,16 @@ export function cardSteps(spec: BatchSpec, plan: BatchSheet): string[] {
     ? m.card_pan_cannot({ heat, why: failureName[plan.pan.program.failure]() })
     : m.card_pan({
         heat,
-        how: roastingName[spec.pan.roasting ?? "fatEachSide"]().toLowerCase(),
+        how: within(roastingName[spec.pan.roasting ?? "fatEachSide"]()),
         turns: plan.pan.program.turns.map((t) => number(t.time, 0)).join(" + "),
         mass: amount(spec.pan.fatPerSide, "g"),
-        item: shortName(spec.pan.fat).toLowerCase(),
+        item: within(shortName(spec.pan.fat)),
         colour: colourName[spec.pan.colour](),
       });
-  const rest = m.card_rest({ time: amount(spec.rest.time, "min"), how: how.join(", "), press: pressName[plan.rest.press]() });
+  const rest = m.card_rest({ time: amount(spec.rest.time, "min"), how: listed(how), press: pressName[plan.rest.press]() });
   const dough = plan.dough.mixing.steps.map((s) => {
     const items = stepItems(s, plan).map(({ mass, name }) => `${mass} ${name}`);
-    return `${[stepWords(s), items.join(", ")].filter(Boolean).join(": ")}.`;
+    return `${[stepWords(s), listed(items)].filter(Boolean).join(": ")}.`;
   });
   if (pours(plan))
     return [
@@ -134,10 +135,10 @@ function sheetSteps(spec: BatchSpec, plan: BatchSheet): string[] {
       thickness: amount(plan.sheet.thickness, "mm"),
     }),
     ...(spec.sheet.fatMass > 0
-      ? [m.card_sheet_fat({ mass: amount(spec.sheet.fatMass, "g"), item: shortName(spec.sheet.fat).toLowerCase() })]
+      ? [m.card_sheet_fat({ mass: amount(spec.sheet.fatMass, "g"), item: within(shortName(spec.sheet.fat)) })]
       : []),
     ...(spec.sheet.dustMass > 0
-      ? [m.card_sheet_dust({ mass: amount(spec.sheet.dustMass, "g"), item: shortName(spec.sheet.dust).toLowerCase() })]
+      ? [m.card_sheet_dust({ mass: amount(spec.sheet.dustMass, "g"), item: within(shortName(spec.sheet.dust)) })]
       : []),
     ...(spec.fold.steps.length ? [spec.fold.steps.map(foldWords).join(" ")] : []),
   ];

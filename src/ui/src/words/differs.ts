@@ -2,7 +2,7 @@ import { larder } from "../api/larder.svelte";
 import { m } from "../paraglide/messages";
 import type { Clash } from "../versions/merge";
 import { placeOf } from "./fields";
-import { amount, clock, day, number } from "./format";
+import { amount, clock, day, number, listed } from "./format";
 import { feelName, restEnd } from "./names/dough";
 import { fillingFeelName, fillingStepName, parcelName } from "./names/filling";
 import { stepName } from "./names/fold";
@@ -126,7 +126,7 @@ export function valueWords(field: string, value: unknown): string {
     const unit = inSpec ? larder.limit(field.slice("spec.".length)).unit : (units[field] ?? larder.itemLimit(field).unit);
     return unit ? amount(value, unit) : number(value, 2);
   }
-  if (Array.isArray(value)) return value.map((v) => valueWords(field, v)).join(", ");
+  if (Array.isArray(value)) return listed(value.map((v) => valueWords(field, v)));
   // A whole step or a pan is called by its kind.
   if (typeof value === "object") {
     const { kind, id, ...rest } = value as Record<string, unknown>;
@@ -151,7 +151,7 @@ export function rowsOf(clashes: Clash[]): Row[] {
     const there = clashes.filter((c) => fieldWords(c.field) === label);
     const side = (whose: "mine" | "theirs") => {
       const said = there.filter((c) => c[whose] != null && c[whose] !== "").map((c) => valueWords(c.field, c[whose]));
-      return [...new Set(said)].join(", ") || m.elsewhere_nothing();
+      return listed([...new Set(said)]) || m.elsewhere_nothing();
     };
     return { label, mine: side("mine"), theirs: side("theirs") };
   });

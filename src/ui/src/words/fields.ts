@@ -1,6 +1,7 @@
 import type { Stage } from "../api/types";
 import { m } from "../paraglide/messages";
 import { stageName } from "./names/stages";
+import { listed } from "./format";
 
 /** What a field of a spec is called on its bench. */
 const names: Record<string, () => string> = {
@@ -131,5 +132,5 @@ export function placeOf(field: string): string {
     : step
       ? m.step_at({ number: Number(step) + 1 })
       : nameOf(field.replaceAll(/\[\d+\]/g, "[]"))?.();
-  return [stage, name].filter(Boolean).join(", ");
+  return listed([stage, name].filter((word) => word !== undefined));
 }

@@ -35,9 +35,7 @@ export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | n
     case "fold":
       if (sheet.fold.rings?.onEdge)
         return [m.rings_count({ count: number(sheet.fold.rings.count, 0) }), m.raw({ thickness: amount(sheet.roll.leaf, "mm") })];
-      return sheet.fold.nominal === 1
-        ? [m.one_leaf(), m.not_folded()]
-        : [leaves(sheet.fold.effective), m.welded({ count: sheet.fold.fused })];
+      return sheet.fold.nominal === 1 ? [leaves(1), m.not_folded()] : [leaves(sheet.fold.effective), m.welded({ count: sheet.fold.fused })];
     case "filling":
       return sheet.filling
         ? [fillingFeelName[sheet.filling.feel](), m.filling_share({ share: amount(sheet.filling.parcel.filling, "g") })]

@@ -1,15 +1,45 @@
 import type { KitchenMeasure } from "../api/types";
 import { larder } from "../api/larder.svelte";
 import { m } from "../paraglide/messages";
+import { locale } from "./locale";
 import { viewOf } from "./units";
 
-/** A number with no more places than a kitchen can use. */
+// One maker of each kind: making them is what costs.
+const numbers = new Map<number, Intl.NumberFormat>();
+const sums = new Intl.NumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+const THIN_SPACE = "\u202f";
+
+/**
+ * A number as the locale writes it, with no more places than a kitchen can use. Thousands stand apart by a thin space in every locale: what one
+ * reads as a thousand's comma is a fraction's to the next.
+ */
 export function number(value: number, places: number): string {
-  return new Intl.NumberFormat("en", { maximumFractionDigits: places, useGrouping: value >= 1000 }).format(value).replaceAll(",", "\u202f");
+  let maker = numbers.get(places);
+  if (!maker) numbers.set(places, (maker = new Intl.NumberFormat(locale, { maximumFractionDigits: places, useGrouping: "always" })));
+  return maker
+    .formatToParts(value)
+    .map((part) => (part.type === "group" ? THIN_SPACE : part.value))
+    .join("");
 }
 
+// The decimal sign of the locale, and the digits of every script the platform knows.
+const decimal = new Intl.NumberFormat(locale).formatToParts(1.5).find((part) => part.type === "decimal")?.value ?? ".";
+let digits: Map<string, string> | undefined;
+const everyDigit = () =>
+  (digits ??= new Map(
+    Intl.supportedValuesOf("numberingSystem").flatMap((system) =>
+      Array.from({ length: 10 }, (_, n) => [new Intl.NumberFormat(`en-u-nu-${system}`).format(n), String(n)] as const),
+    ),
+  ));
+const latin = (text: string) => (/^[\x20-\x7e]*$/.test(text) ? text : [...text].map((c) => everyDigit().get(c) ?? c).join(""));
+
+/** A figure in a line that may run the other way: it runs as it is written by itself. */
+export const apart = (figure: string): string => (document.dir === "rtl" ? `\u2068${figure}\u2069` : figure);
+
 /** A quantity as a cook of this kitchen reads it: centimetres from five centimetres up, minutes from ninety seconds up. */
-export function amount(value: number, unit: string): string {
+export const amount = (value: number, unit: string): string => apart(quantity(value, unit));
+
+function quantity(value: number, unit: string): string {
   const view = viewOf(unit === "mm" && value >= 50 ? "cm" : unit);
   const shown = view.to(value);
   switch (unit) {
@@ -30,7 +60,7 @@ export function amount(value: number, unit: string): string {
     case "min":
       return minutes(value);
     case "money":
-      return `${view.symbol} ${value.toFixed(value < 10 ? 2 : 1)}`.trim();
+      return m.money({ coin: view.symbol, sum: sums.format(value) }).trim();
     case "":
       return number(value, 1);
     default:
@@ -41,17 +71,17 @@ export function amount(value: number, unit: string): string {
 /** Seconds as `50 s`, or `1 min 32 s` from ninety seconds up. */
 export function seconds(value: number): string {
   const s = Math.round(value);
-  if (s < 90) return `${s} s`;
-  const rest = s % 60;
-  return rest === 0 ? `${s / 60} min` : `${Math.floor(s / 60)} min ${rest} s`;
+  if (s < 90) return m.lasts_s({ s });
+  const [min, rest] = [Math.floor(s / 60), s % 60];
+  return rest === 0 ? m.lasts_min({ min }) : m.lasts_min_s({ min, s: rest });
 }
 
 /** Minutes as `45 min`, or `2 h 30` from two hours up. */
 export function minutes(value: number): string {
   const all = Math.round(value);
-  if (all < 120) return `${number(value, value < 5 ? 1 : 0)} min`;
-  const rest = all % 60;
-  return rest === 0 ? `${all / 60} h` : `${Math.floor(all / 60)} h ${rest}`;
+  if (all < 120) return m.lasts_min({ min: number(value, value < 5 ? 1 : 0) });
+  const [h, rest] = [Math.floor(all / 60), all % 60];
+  return rest === 0 ? m.lasts_h({ h }) : m.lasts_h_min({ h, min: rest });
 }
 
 const marks: Record<number, string> = { 3: "¼", 4: "⅓", 6: "½", 8: "⅔", 9: "¾" };
@@ -72,23 +102,28 @@ export function weighed(mass: number, measure: KitchenMeasure | null | undefined
   return larder.view?.units.mass === "cups" && measure ? m.as_measured({ measure: measured(measure), mass: grams }) : grams;
 }
 
-/** What people type for a number: decimal point or comma, spaces between thousands. A comma before just three digits could mean either: not read. */
+/**
+ * What people type for a number, in the digits of any script: a point or a comma before a fraction, spaces between thousands. A comma before just
+ * three digits could mean either and is not read, unless that is how the locale writes fractions.
+ */
 export function parseNumber(text: string): number | null {
-  const spaced = text.trim().replaceAll(/[\s\u202f\u00a0]/g, "");
-  if (/^\d{1,3},\d{3}$/.test(spaced)) return null;
+  const spaced = latin(text.trim().replaceAll(/[\s\u202f\u00a0]/g, "")).replaceAll(/[\u066b]/g, ".");
+  if (decimal !== "," && /^\d{1,3},\d{3}$/.test(spaced)) return null;
   const plain = spaced.replace(",", ".");
   return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d{1,2})?$/i.test(plain) ? Number(plain) : null;
 }
 
-export function day(iso: string): string {
-  return new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short" }).format(new Date(iso));
-}
+const days = new Intl.DateTimeFormat(locale, { weekday: "short", day: "numeric", month: "short" });
+const dates = new Intl.DateTimeFormat(locale, { day: "numeric", month: "short", year: "numeric" });
+const hours = new Intl.DateTimeFormat(locale, { hour: "2-digit", minute: "2-digit" });
+
+export const day = (iso: string): string => days.format(new Date(iso));
 
 /** A day of the calendar, with its year. */
 export function dateOf(date: string): string {
   const at = new Date(`${date}T12:00`);
   if (Number.isNaN(at.getTime())) return date;
-  return new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" }).format(at);
+  return dates.format(at);
 }
 
 /** The day of a moment, as ISO 8601 writes it. */
@@ -97,17 +132,17 @@ export const toDay = (date: Date): string => new Date(date.getTime() - date.getT
 /** The noon of such a day. */
 export const fromDay = (day: string): string => new Date(`${day}T12:00`).toISOString();
 
-export function clock(iso: string): string {
-  return new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(new Date(iso));
-}
+export const clock = (iso: string): string => hours.format(new Date(iso));
+
+const lists = new Intl.ListFormat(locale, { type: "unit", style: "short" });
+
+/** Several things in one line. */
+export const listed = (things: readonly string[]): string => lists.format(things);
 
 /** How a section is drawn: its height against its width. */
 export const drawnScale = (taller: number): string => (taller === 1 ? m.section_true() : m.section_scale({ taller: number(taller, 1) }));
 
-/** Turns one of several catalogue lines by a number, where languages differ in their plurals. */
-export function leaves(count: number): string {
-  return count === 1 ? m.one_leaf() : m.leaves({ count });
-}
+export const leaves = (count: number): string => m.leaves({ count });
 
 /** A day and its hour. */
 export const moment = (iso: string): string => m.day_at({ day: day(iso), time: clock(iso) });

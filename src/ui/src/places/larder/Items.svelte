@@ -7,6 +7,7 @@
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
+  import { folded } from "../../words/find";
   import { amount } from "../../words/format";
   import { kindName } from "../../words/names/items";
   import Select from "../../parts/Select.svelte";
@@ -28,10 +29,10 @@
   const all = $derived(
     (larder.view?.ingredients ?? [])
       .filter((i) => i.origin !== "gone")
-      .map((item) => ({ item, words: `${item.name} ${item.note}`.toLowerCase() }))
+      .map((item) => ({ item, words: folded(`${item.name} ${item.note}`) }))
       .toSorted((a, b) => (order.get(a.item.kind) ?? 0) - (order.get(b.item.kind) ?? 0) || a.item.name.localeCompare(b.item.name)),
   );
-  const wanted = $derived(find.trim().toLowerCase());
+  const wanted = $derived(folded(find));
   const found = $derived(all.filter(({ item, words }) => (!kind || item.kind === kind) && words.includes(wanted)));
   const first = $derived(Math.max(Math.floor(scrolled / ROW) - MORE, 0));
   const inSight = $derived(found.slice(first, first + Math.ceil(height / ROW) + 2 * MORE));
@@ -94,7 +95,7 @@
       ? `${amount(i.absorption, "%")}`
       : i.smokePoint != null
         ? amount(i.smokePoint, "°C")
-        : `${amount(i.water, "%")} ${m.water_in().toLowerCase()}`;
+        : m.water_share({ share: amount(i.water, "%") });
 </script>
 
 <div class="grid min-h-0 grid-cols-[minmax(0,1fr)] gap-4 lg:h-full lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">

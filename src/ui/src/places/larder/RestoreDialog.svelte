@@ -3,7 +3,7 @@
   import { patient } from "../../api/client";
   import type { BackupFile, RestorePreview } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { moment } from "../../words/format";
+  import { moment, listed } from "../../words/format";
   import Dialog from "../../parts/Dialog.svelte";
   import DialogClose from "../../parts/DialogClose.svelte";
   import Trouble from "../../parts/Trouble.svelte";
@@ -64,8 +64,8 @@
         {/each}
       </tbody>
     </table>
-    {#if preview.back.length}<p>{m.restore_breads_back({ names: preview.back.join(", ") })}</p>{/if}
-    {#if preview.gone.length}<p>{m.restore_breads_gone({ names: preview.gone.join(", ") })}</p>{/if}
+    {#if preview.back.length}<p>{m.restore_breads_back({ names: listed(preview.back) })}</p>{/if}
+    {#if preview.gone.length}<p>{m.restore_breads_gone({ names: listed(preview.gone) })}</p>{/if}
     <p class="mt-2 text-mute">{changes ? m.restore_first() : m.restore_nothing()}</p>
   {/if}
   <div class="mt-4 flex flex-wrap gap-2">

@@ -10,6 +10,7 @@
   import Switch from "../../parts/Switch.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
+  import { number } from "../../words/format";
   import { learnedAmount, learnedName } from "../../words/record";
 
   /** What the record says of flours, vegetables, hands and pan, and whether plans use it. */
@@ -68,8 +69,8 @@
           <h2 class="text-lead leading-tight font-bold">{learnedName(figure)}</h2>
           <p class="text-small text-mute">
             {#if figure.n < figure.least}{m.learned_from({ least: figure.least })},
-            {/if}{figure.n === 1 ? m.learned_one() : m.learned_n({ n: figure.n })}, {m.learned_spread({
-              spread: figure.unit === "" ? figure.spread.toFixed(2) : learnedAmount(figure.spread, figure.unit),
+            {/if}{m.learned_n({ n: figure.n })}, {m.learned_spread({
+              spread: figure.unit === "" ? number(figure.spread, 2) : learnedAmount(figure.spread, figure.unit),
             })}
           </p>
         </div>

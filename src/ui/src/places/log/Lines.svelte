@@ -2,7 +2,7 @@
   import Columns3 from "@lucide/svelte/icons/columns-3";
   import { m } from "../../paraglide/messages";
   import Check from "../../parts/Check.svelte";
-  import { clock, day } from "../../words/format";
+  import { clock, day, listed } from "../../words/format";
   import { symptomName } from "../../words/symptoms";
   import type { LogList } from "./log.svelte";
   import Marks from "./Marks.svelte";
@@ -41,7 +41,7 @@
         <span class="flex items-center gap-3">
           <Marks judged={line.judged} />
           <span class="min-w-0 truncate text-fine text-mute">
-            {#if line.faults?.length}<b class="text-chilli">{line.faults.map((f) => symptomName[f]()).join(", ")}</b>&ensp;{/if}{line.note}
+            {#if line.faults?.length}<b class="text-chilli">{listed(line.faults.map((f) => symptomName[f]()))}</b>&ensp;{/if}{line.note}
           </span>
         </span>
       </a>

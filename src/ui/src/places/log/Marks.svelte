@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Outcome } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import { listed } from "../../words/format";
 
   /** Four short columns: soft, leaves, colour, taste. A missing column was not judged. */
   let { judged }: { judged: Outcome["judged"] } = $props();
@@ -10,9 +11,7 @@
     [m.judge_colour(), judged.colour],
     [m.judge_taste(), judged.taste],
   ] as const);
-  const said = $derived(
-    marks.map(([name, mark]) => `${name} ${mark == null ? m.not_judged() : m.of({ part: mark, whole: 5 })}`).join(", "),
-  );
+  const said = $derived(listed(marks.map(([name, mark]) => `${name} ${mark == null ? m.not_judged() : m.of({ part: mark, whole: 5 })}`)));
 </script>
 
 <svg width="42" height="22" viewBox="0 0 42 22" class="shrink-0" role="img" aria-label={said}>

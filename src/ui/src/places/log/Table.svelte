@@ -1,6 +1,6 @@
 <script lang="ts">
   import { m } from "../../paraglide/messages";
-  import { clock, day } from "../../words/format";
+  import { clock, day, listed } from "../../words/format";
   import { symptomName } from "../../words/symptoms";
   import type { LogList } from "./log.svelte";
   import { scales } from "./scales";
@@ -37,7 +37,7 @@
             {@const mark = line.judged[key]}
             <td class={mark != null && mark <= 2 ? "font-bold text-chilli" : mark === 5 ? "font-bold text-leaf" : ""}>{mark ?? ""}</td>
           {/each}
-          <td class="text-chilli">{line.faults?.map((f) => symptomName[f]()).join(", ") ?? ""}</td>
+          <td class="text-chilli">{listed((line.faults ?? []).map((f) => symptomName[f]()))}</td>
           <td class="max-w-96 min-w-48 text-mute"
             >{line.note}{#if !line.counts}&ensp;<b>({m.counts_not()})</b>{/if}</td
           >

@@ -8,7 +8,7 @@
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
   import { buys, span, whatIfName } from "../../words/clock";
-  import { amount } from "../../words/format";
+  import { amount, listed } from "../../words/format";
   import type { StageProps } from "../props";
   import { clockOf } from "./spec";
 
@@ -83,7 +83,7 @@
               ><Check size={15} aria-hidden="true" />{m.would_do()}</span
             >{/if}
           <span class="block text-small text-mute"
-            >{buys(w, forwards).join(", ")} · {m.an_hour({ count: w.perHour })}{#if report.breaches.length > 0 && w.breaches === 0}
+            >{listed(buys(w, forwards))} · {m.an_hour({ count: w.perHour })}{#if report.breaches.length > 0 && w.breaches === 0}
               · <b class="text-leaf">{m.keeps_limits()}</b>{/if}</span
           ></span
         >

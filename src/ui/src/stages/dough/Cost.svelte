@@ -1,10 +1,11 @@
 <script lang="ts">
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
-  import { amount } from "../../words/format";
+  import { amount, listed } from "../../words/format";
   import Allergens from "../../parts/Allergens.svelte";
   import { shortName } from "../../words/names/items";
   import type { StageProps } from "../props";
+  import { within } from "../../words/within";
 
   let { sheet }: StageProps = $props();
   const cost = $derived(sheet.cost);
@@ -61,7 +62,7 @@
   {/if}
   <div>
     {#if cost.known && cost.unpriced.length}<p class="text-mute">
-        {m.cost_unpriced({ items: cost.unpriced.map((id) => shortName(id).toLowerCase()).join(", ") })}
+        {m.cost_unpriced({ items: listed(cost.unpriced.map((id) => within(shortName(id)))) })}
       </p>{/if}
     <a class="button mt-2" href="#/larder">{m.cost_to_larder()}</a>
   </div>

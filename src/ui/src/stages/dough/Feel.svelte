@@ -9,6 +9,7 @@
   import { feelName } from "../../words/names/dough";
   import type { StageProps } from "../props";
   import { setWaterBy } from "./ledger";
+  import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
   const feels = (Object.keys(feelName) as Feel[]).map((value) => ({ value, label: feelName[value]() }));
@@ -43,9 +44,9 @@
   {/if}
   <p class="text-small" data-testid="in-all">
     <span class="text-mute">{m.in_all_of_flour()}:</span>
-    {m.fat_in().toLowerCase()} <b>{number(sheet.dough.content.fat, 1)}</b> · {m.sugar_in().toLowerCase()}
+    {within(m.fat_in())} <b>{number(sheet.dough.content.fat, 1)}</b> · {within(m.sugar_in())}
     <b>{number(sheet.dough.content.sugar, 1)}</b>
     ·
-    {m.salt_in().toLowerCase()} <b>{amount(sheet.dough.content.salt, "%")}</b>
+    {within(m.salt_in())} <b>{amount(sheet.dough.content.salt, "%")}</b>
   </p>
 </div>

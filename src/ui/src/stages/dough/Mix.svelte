@@ -10,6 +10,7 @@
   import { say } from "../../words/refusals";
   import { stepItems, stepWords } from "../../words/mixing";
   import type { StageProps } from "../props";
+  import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
   const mix = $derived(spec.dough.mix);
@@ -59,7 +60,7 @@
         <p class="text-small">
           {m.bit_planned({
             mass: amount(adding.planned, "g"),
-            item: shortName(sheet.dough.portions[adding.item]?.id ?? "").toLowerCase(),
+            item: within(shortName(sheet.dough.portions[adding.item]?.id ?? "")),
             first: amount(adding.atOnce, "g"),
             back: amount(adding.back, "g"),
           })}

@@ -3,6 +3,7 @@ import type { FillingSpec, FillingStep, FillingStepKind } from "../../api/types"
 import { m } from "../../paraglide/messages";
 import { amount } from "../../words/format";
 import { shortName } from "../../words/names/items";
+import { within } from "../../words/within";
 
 /** Every kind of step, in the order a cook comes to them. */
 export const kinds: FillingStepKind[] = [
@@ -69,10 +70,10 @@ export function captionOf(step: FillingStep): string {
     case "cool":
       return (step.trays ?? 1) > 1 ? m.on_trays({ time: amount(step.time, "min"), count: step.trays! }) : amount(step.time, "min");
     case "bind":
-      return `${amount(step.mass, "g")} ${shortName(step.binder).toLowerCase()}`;
+      return `${amount(step.mass, "g")} ${within(shortName(step.binder))}`;
     case "season":
     case "moisten":
-      return `${amount(step.mass, "g")} ${shortName(step.item).toLowerCase()}`;
+      return `${amount(step.mass, "g")} ${within(shortName(step.item))}`;
     default:
       return amount(step.time, "min");
   }

@@ -13,6 +13,7 @@
   import { toaster } from "../../toast.svelte";
   import type { StageProps } from "../props";
   import Chart from "./Chart.svelte";
+  import { within } from "../../words/within";
 
   /** The same piece on two pans or two flames, side by side on one clock. */
   let { spec, sheet }: StageProps = $props();
@@ -48,7 +49,7 @@
       batch.back((spec) => (spec.pan = before)),
     );
   }
-  const nameOf = (c: Cookware) => m.pan_on_flame({ pan: panName[c.kind](), flame: flameName[c.flame]().toLowerCase() });
+  const nameOf = (c: Cookware) => m.pan_on_flame({ pan: panName[c.kind](), flame: within(flameName[c.flame]()) });
 </script>
 
 <Trouble {trouble} again={ask} />

@@ -3,7 +3,7 @@
   import type { BatchSpec, HoldIn, HoldSheet, HoldWant } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
-  import { amount } from "../../words/format";
+  import { amount, listed } from "../../words/format";
   import { holdName, holdWantName } from "../../words/names/pan";
 
   /** Where it can wait, and how long it stays hot, crisp and soft there, against the minutes to the table. */
@@ -26,7 +26,7 @@
     ["soft", "bg-leaf"],
   ];
   const wants = $derived(spec.pan.wants ?? "soft");
-  const said = (place: HoldSheet["here"]) => looks.map(([want]) => `${holdWantName[want]()} ${amount(place[want], "min")}`).join(", ");
+  const said = (place: HoldSheet["here"]) => listed(looks.map(([want]) => `${holdWantName[want]()} ${amount(place[want], "min")}`));
 </script>
 
 <div class="min-w-0" data-testid="hold-places">

@@ -11,6 +11,7 @@
   import { darkName, flameName, panName } from "../../words/names/pan";
   import type { StageProps } from "../props";
   import Probe from "./Probe.svelte";
+  import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
   const pan = $derived(sheet.pan);
@@ -112,7 +113,7 @@
                 pan: amount(pan.row.pieces[0]!.pan, "°C"),
                 end: amount(pan.row.ends, "°C"),
               })}
-          {m.row_holds({ flame: flameName[pan.row.holds]().toLowerCase() })}
+          {m.row_holds({ flame: within(flameName[pan.row.holds]()) })}
           {m.wipe_every({ count: pan.film.wipeEvery })}
         </p>
       </section>

@@ -20,6 +20,7 @@
   import Pinch from "./Pinch.svelte";
   import ScoreCurve from "./ScoreCurve.svelte";
   import { tintOf } from "./tint";
+  import { within } from "../../words/within";
 
   // A bench of its own lot: the batch is not asked.
   // eslint-disable-next-line @typescript-eslint/no-unused-vars
@@ -113,7 +114,7 @@
   <p class="mb-2 text-lead" data-testid="task">
     {m.practice_task({
       pan: panName[task.pan](),
-      flame: flameName[task.flame]().toLowerCase(),
+      flame: within(flameName[task.flame]()),
       bread: task.frozen
         ? m.practice_frozen({ thick: amount(task.thickness, "mm") })
         : task.chilled
@@ -121,7 +122,7 @@
           : task.stuffed
             ? m.practice_stuffed({ thick: amount(task.thickness, "mm") })
             : m.practice_fresh({ thick: amount(task.thickness, "mm") }),
-      colour: colourName[task.wanted]().toLowerCase(),
+      colour: within(colourName[task.wanted]()),
     })}
     {task.roasting === "oneTurn" ? m.practice_one_turn() : task.fat ? m.practice_fat() : m.practice_dry()}
   </p>
