@@ -31,18 +31,20 @@ function madeUp(language: Language, text: string): string {
  * languages has as many builds, and nobody loads words of a language that is not read.
  */
 export function oneLanguage(language: Language): Plugin {
-  const messages = /\/paraglide\/messages\/(\w+)\.js$/;
+  const messages = /\/paraglide\/messages\/(?!_index)\w+\.js$/;
   return {
     name: "one-language",
     enforce: "post",
     transform(code, id) {
-      const name = messages.exec(id)?.[1];
-      if (!name || name === "_index") return;
-      const [, words] = new RegExp(`^([^]*?\\n)/\\*\\*\\n\\* This function[^]*const ${name} = `).exec(code) ?? [];
-      if (!words) throw new Error(`${name}: not compiled as expected`);
+      if (!messages.test(id)) return;
+      const words = /^[^]*?\n(?=\/\*\*\n\* This function)/.exec(code)?.[0];
+      const [, name] = /export const (\w+) = \(inputs/.exec(code) ?? [];
+      const [, english] = /return (en_\w+)\(inputs\)/.exec(code) ?? [];
+      if (!words || !name || !english)
+        throw new Error(`${id}: not compiled as expected; names of messages are small letters, digits and _`);
       const said =
         language === "en" ? words : words.replaceAll(/`((?:[^`\\]|\\.)*)`/g, (_, text: string) => `\`${madeUp(language, text)}\``);
-      return { code: `${said}export const ${name} = en_${name};`, map: null };
+      return { code: `${said}export const ${name} = ${english};`, map: null };
     },
     transformIndexHtml: (html) =>
       language === "en"

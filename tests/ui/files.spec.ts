@@ -248,7 +248,7 @@ test("the log is put right in a table and read again", async ({ page, kitchen, r
   await expect(dialog).toContainText("Everything in it is already so.");
   await dialog.getByLabel("Choose a CSV file").setInputFiles(file("log.csv", csv.replace("Best so far.", "Best of all."), "text/csv"));
   await dialog.getByRole("button", { name: "Take all 1" }).click();
-  await expect(page.getByText("The log has taken 1 lines.")).toBeVisible();
+  await expect(page.getByText("The log has taken 1 line.")).toBeVisible();
   await expect(page.getByTestId("log-lines")).toContainText("Best of all.");
 });
 
@@ -277,7 +277,7 @@ test.describe("files of something else", () => {
     await page.goto(`${kitchen.address}/#/larder/keeping`);
     await page.getByLabel("Take a file in").setInputFiles(file("kitchen.json", whole.replace('"hydration":58', '"hydration":9000')));
     const dialog = page.getByRole("dialog");
-    await expect(dialog.getByRole("alert")).toContainText("1 lines cannot be taken");
+    await expect(dialog.getByRole("alert")).toContainText("1 line cannot be taken");
     await expect(dialog.locator("[data-line]")).toContainText("hydration: From 20 % to 500 %");
     await expect(dialog.getByRole("button", { name: /^Take in/ })).toHaveCount(0);
   });

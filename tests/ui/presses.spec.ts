@@ -123,7 +123,7 @@ test("three more pairs of hands are three, and two presses are taken back with t
   await page.getByTestId("belt").waitFor();
   await page.getByTestId("in-hand").click();
   const dialog = page.getByRole("dialog");
-  await expect(dialog).toContainText("1 pairs of hands");
+  await expect(dialog).toContainText("1 pair of hands");
   let go = await hold(page, "**/events");
   for (let i = 0; i < 3; i++) await dialog.getByRole("button", { name: "One more pair of hands" }).click();
   await go();

@@ -56,6 +56,20 @@
   const atStove = $derived(/^\/stove\/./.test(router.location));
   const mine = $derived(door.stoveOnly ? places.filter((p) => p.path === "/stove") : places);
   const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
+  // Title and focus follow the place: what was pressed may be gone with the place it stood in.
+  let main = $state<HTMLElement>();
+  const place = $derived(places.find((p) => p.path !== "/" && router.location.startsWith(p.path))?.path ?? "/");
+  $effect(() => {
+    document.title = m.title_of({ place: place === "/batch" && batch.name ? batch.name : names[place]() });
+  });
+  let entered: string | undefined;
+  $effect(() => {
+    const before = entered;
+    entered = place;
+    if (before === undefined || before === place) return;
+    const at = document.activeElement;
+    if (at === document.body || at?.closest("header nav")) main?.focus({ preventScroll: true });
+  });
   void door.look();
   newest.begin();
   $effect(() => newest.heard());
@@ -133,7 +147,7 @@
         <kbd class="font-head font-bold">?</kbd><span class="max-sm:hidden">{m.keys()}</span>
       </button>
     </header>
-    <main class="min-h-0 flex-1">
+    <main class="min-h-0 flex-1 focus:outline-none" tabindex="-1" bind:this={main}>
       {#if door.outside && !trusting}
         {#await Door() then { default: Inside }}<Inside />{/await}
       {:else if trusting}
@@ -166,8 +180,10 @@
       data-trouble={toaster.now.trouble ? "" : undefined}
     >
       <span>{toaster.now.trouble ? "▲ " : ""}{toaster.now.text}</span>
-      {#if toaster.now.trouble}<button class="grid size-11 place-items-center" aria-label={m.close()} onclick={() => toaster.close()}
-          ><X size={20} aria-hidden="true" /></button
+      {#if toaster.now.trouble || toaster.now.undo}<button
+          class="grid size-11 place-items-center"
+          aria-label={m.close()}
+          onclick={() => toaster.close()}><X size={20} aria-hidden="true" /></button
         >{/if}
       {#if toaster.now.undo}
         <button class="min-h-11 px-2 font-head font-bold text-ghee underline" onclick={() => void toaster.undo()}>{m.undo()}</button>

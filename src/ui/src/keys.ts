@@ -1,6 +1,7 @@
 import { push, router } from "svelte-spa-router";
 import { batch } from "./bench/bench.svelte";
 import { letters } from "./letters.svelte";
+import { toaster } from "./toast.svelte";
 
 /** Places by their key. The numbers stand for the places of the work, so they stay what they are. */
 export const places = [
@@ -13,8 +14,9 @@ export const places = [
 
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  target.closest("input, textarea, select, [contenteditable], [role=listbox], [role=dialog], [data-command-root], [aria-expanded=true]") !==
-    null;
+  target.closest(
+    "input, textarea, select, [contenteditable], [role=listbox], [role=dialog], [role=spinbutton], [data-command-root], [aria-expanded=true]",
+  ) !== null;
 
 const CODES: Record<string, string> = { Slash: "/", BracketLeft: "[", BracketRight: "]" };
 
@@ -35,6 +37,7 @@ export function takeKey(event: KeyboardEvent, showKeys: () => void): void {
   const atStove = /^\/stove\/./.test(router.location);
   const place = places.find((p) => p.key === key);
   if (key === "?") showKeys();
+  else if (key === "U" && !atStove && toaster.now?.undo) void toaster.undo();
   else if (atStove) return;
   else if (place) void push(place.path);
   else if (key === "/") void find();

@@ -4,7 +4,7 @@ import { troubleWords } from "./words/trouble";
 
 interface Toast {
   text: string;
-  /** Stays until it is closed. */
+  /** It tells of something that went wrong, and stays until it is closed. */
   trouble?: boolean;
   undo?: () => void | Promise<void>;
 }
@@ -19,7 +19,8 @@ class Toaster {
   say(text: string, undo?: Toast["undo"]): void {
     clearTimeout(this.timer);
     this.now = undo ? { text, undo } : { text };
-    this.timer = setTimeout(() => (this.now = null), LASTS_MS);
+    // A way back stays until it is taken or put away: nobody is to race a clock with floury hands.
+    if (!undo) this.timer = setTimeout(() => (this.now = null), LASTS_MS);
   }
 
   /** What went wrong with something that was pressed, and what to do. */

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { m } from "../paraglide/messages";
-  import BenchTabs from "../parts/BenchTabs.svelte";
+  import BenchTabs from "./BenchTabs.svelte";
   import Ball from "./balls/Ball.svelte";
   import Divide from "./balls/Divide.svelte";
   import type { StageProps } from "./props";

@@ -3,7 +3,7 @@
   import { onDestroy } from "svelte";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
-  import BenchTabs from "../parts/BenchTabs.svelte";
+  import BenchTabs from "./BenchTabs.svelte";
   import Hands from "./fold/Hands.svelte";
   import Kitchen from "./clock/Kitchen.svelte";
   import Timetable from "./clock/Timetable.svelte";

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { m } from "../paraglide/messages";
-  import BenchTabs from "../parts/BenchTabs.svelte";
+  import BenchTabs from "./BenchTabs.svelte";
   import Cost from "./dough/Cost.svelte";
   import Mix from "./dough/Mix.svelte";
   import Puree from "./dough/Puree.svelte";

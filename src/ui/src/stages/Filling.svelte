@@ -3,7 +3,7 @@
   import { larder } from "../api/larder.svelte";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
-  import BenchTabs from "../parts/BenchTabs.svelte";
+  import BenchTabs from "./BenchTabs.svelte";
   import Amounts from "./filling/Amounts.svelte";
   import Making from "./filling/Making.svelte";
   import Wall from "./filling/Wall.svelte";

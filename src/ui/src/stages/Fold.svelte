@@ -2,7 +2,7 @@
   import { onDestroy } from "svelte";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
-  import BenchTabs from "../parts/BenchTabs.svelte";
+  import BenchTabs from "./BenchTabs.svelte";
   import Compare from "./fold/Compare.svelte";
   import Find from "./fold/Find.svelte";
   import Hands from "./fold/Hands.svelte";

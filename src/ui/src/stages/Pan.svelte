@@ -4,7 +4,7 @@
   import { m } from "../paraglide/messages";
   import { placeOf } from "../words/fields";
   import { say } from "../words/refusals";
-  import BenchTabs from "../parts/BenchTabs.svelte";
+  import BenchTabs from "./BenchTabs.svelte";
   import Compare from "./pan/Compare.svelte";
   import Fat from "./pan/Fat.svelte";
   import Hold from "./pan/Hold.svelte";

@@ -1,7 +1,7 @@
 import type { BatchSheet, BatchSpec, FillingStep, FoldStep } from "../api/types";
 import { m } from "../paraglide/messages";
-import { captionOf } from "../stages/filling/steps";
 import { pours } from "./figures";
+import { captionOf } from "./filling";
 import { amount, number, listed } from "./format";
 import { stepItems, stepWords } from "./mixing";
 import { pressName } from "./names/dough";

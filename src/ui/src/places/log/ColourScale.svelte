@@ -2,7 +2,7 @@
   import { larder } from "../../api/larder.svelte";
   import type { FacesView } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { tintOf } from "../../stages/pan/tint";
+  import { tintOf } from "../../section/tint";
   import { darkName, faceIsName, lookName } from "../../words/names/pan";
 
   /** Raw to charred: where each photographed face has come to, where it was to come to, where it was wanted. */
@@ -21,8 +21,8 @@
   <div class="relative pt-6.5 pb-5.5">
     {#each seen as face (face.is)}
       <span
-        class="absolute top-0 -translate-x-1/2 text-center text-fine leading-none font-bold whitespace-nowrap"
-        style:left={at(face.dark)}>{faceIsName[face.is]()}<br />▼</span
+        class="absolute top-0 -translate-x-1/2 text-center rtl:translate-x-1/2 text-fine leading-none font-bold whitespace-nowrap"
+        style:inset-inline-start={at(face.dark)}>{faceIsName[face.is]()}<br />▼</span
       >
     {/each}
     <div class="flex h-5.5 overflow-hidden rounded-md" aria-hidden="true">
@@ -30,14 +30,11 @@
     </div>
     {#each seen as face (face.is)}
       {@const planned = plannedOf(face.is)}
-      {#if planned != null}<span
-          class="absolute top-5.5 h-7.5 border-s-2 border-dashed border-rim"
-          style:left={at(planned)}
-          title={m.colour_planned()}
+      {#if planned != null}<span class="absolute top-5.5 h-7.5 border-s-2 border-dashed border-rim" style:inset-inline-start={at(planned)}
         ></span>{/if}
     {/each}
     {#each looks as look (look.look)}
-      {#if look.from < end}<span class="absolute bottom-0 text-fine leading-none text-mute" style:left={at(look.from)}
+      {#if look.from < end}<span class="absolute bottom-0 text-fine leading-none text-mute" style:inset-inline-start={at(look.from)}
           >{lookName[look.look]()}</span
         >{/if}
     {/each}

@@ -4,6 +4,7 @@
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
   import type { ComparedView } from "../../api/types";
+  import Tip from "../../parts/Tip.svelte";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
   import { amount, clock, day } from "../../words/format";
@@ -34,9 +35,9 @@
         {#each row.values as value, i (i)}
           <td class="text-end whitespace-nowrap {row.differs >= 1 ? 'font-head text-lead font-bold' : ''}">
             {#if value == null}<span class="text-mute">–</span>{:else}
-              <span class={row.taken[i] ? "" : "text-mute italic"} title={row.taken[i] ? undefined : m.compare_planned()}
-                >{amount(value, row.unit)}</span
-              >{/if}
+              {#if row.taken[i]}{amount(value, row.unit)}{:else}<Tip class="text-mute italic" words={m.compare_planned()}
+                  >{amount(value, row.unit)}</Tip
+                >{/if}{/if}
           </td>
         {/each}
         <!-- The same figures as bars, so that the odd one is seen. -->

@@ -4,6 +4,7 @@
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
   import type { PracticeScore } from "../../api/types";
+  import Tip from "../../parts/Tip.svelte";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
   import { day, number } from "../../words/format";
@@ -46,15 +47,17 @@
         <p class="text-small">{m.practice_best({ count: row.count, score: number(row.best, 0) })}</p>
         <ol class="mt-1 flex h-20 items-end gap-1" aria-label={m.practice_last()}>
           {#each row.last as round (round.id)}
-            <li
-              class="flex h-full max-w-9 min-w-4 flex-1 flex-col items-center justify-end text-fine"
-              title="{day(round.day)}, {m.practice_at_level({ level: number(round.level ?? 1, 0) })}"
-            >
-              {number(round.mark, 0)}
-              <span
-                class="w-full rounded-t-sm {round.mark === row.best ? 'bg-leaf' : 'bg-crust'}"
-                style:height="{Math.max(round.mark * 0.7, 2)}%"
-              ></span>
+            <li class="h-full max-w-9 min-w-6 flex-1">
+              <Tip
+                class="flex h-full w-full flex-col items-center justify-end text-fine"
+                words={m.practice_when({ day: day(round.day), level: m.practice_at_level({ level: number(round.level ?? 1, 0) }) })}
+              >
+                {number(round.mark, 0)}
+                <span
+                  class="w-full rounded-t-sm {round.mark === row.best ? 'bg-leaf' : 'bg-crust'}"
+                  style:height="{Math.max(round.mark * 0.7, 2)}%"
+                ></span>
+              </Tip>
             </li>
           {/each}
         </ol>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tintOf, freckles } from "../../stages/pan/tint";
+  import { tintOf, freckles } from "../../section/tint";
 
   /** A place on a pan: the bread from above, the ring that closes until its next turn, and the time that is left, to be read from two metres. */
   interface Props {

@@ -6,7 +6,6 @@
   import { MediaQuery } from "svelte/reactivity";
   import Volume2 from "@lucide/svelte/icons/volume-2";
   import VolumeX from "@lucide/svelte/icons/volume-x";
-  import { untrack } from "svelte";
   import type { StoveEvent, StoveTask } from "../../api/types";
   import { keyOf as nameOfKey } from "../../keys";
   import { letters } from "../../letters.svelte";
@@ -16,16 +15,16 @@
   import { type Press, presses } from "../../stove/presses.svelte";
   import { StoveScreen } from "../../stove/screen.svelte";
   import { breachWords, span } from "../../words/clock";
-  import { clock as hour, day, number } from "../../words/format";
-  import { eventWords, pieceName, runningOut, stoveRefusal, taskWords } from "../../words/stove";
-  import Dialog from "../../parts/Dialog.svelte";
-  import DialogClose from "../../parts/DialogClose.svelte";
-  import DayTime from "../../parts/DayTime.svelte";
+  import { clock as hour, day } from "../../words/format";
+  import { eventWords, runningOut, stoveRefusal } from "../../words/stove";
+  import { Due, dueOf, type Shows } from "../../stove/due.svelte";
+  import { HANDS, Settling, spotOf, standsOf } from "../../stove/settling.svelte";
   import Belt from "./Belt.svelte";
   import HandsNow from "./HandsNow.svelte";
   import PanCard from "./PanCard.svelte";
+  import Pressed from "./Pressed.svelte";
+  import Settings from "./Settings.svelte";
 
-  type Shows = "all" | "pans" | "hands";
   let { id }: { id: string } = $props();
   const SHOWS = "ystrata.stove.shows";
   // One service a page: another one comes with another page.
@@ -76,45 +75,12 @@
   const nearest = $derived(tasks.find((t) => shows === "all" || (shows === "hands") === isBench(t)) ?? null);
   const next = $derived(nearest ? pressOf(nearest) : null);
 
-  // A stay that is over rings once; so does work that hands were waiting for. What is due is said as well: to a screen reader, and aloud where that is wanted.
-  const due = $derived.by(() => {
-    if (!sheet) return [];
-    const there = sheet;
-    const stays = there.pans.flatMap((pan) =>
-      pan.places.flatMap((p) => {
-        if (p.due == null) return [];
-        const piece = pieceName(there, p.bread ?? 0, p.numbers[0] ?? 0);
-        return [
-          { key: `${pan.pan}-${p.place}-${p.numbers[0]}-${p.turns}`, at: p.due, words: (p.lift ? m.say_lift : m.say_turn)({ piece }) },
-        ];
-      }),
-    );
-    const work = bench
-      ? [{ key: `hands-${bench.work}-${bench.bread}-${bench.number}`, at: bench.at, words: m.say_now({ what: taskWords(there, bench) }) }]
-      : [];
-    return [...(shows === "hands" ? [] : stays), ...(shows === "pans" ? [] : work)];
-  });
-  const rung: Record<string, true> = {};
-  let said = $state("");
-  $effect(() => {
-    const over = due.filter((d) => now >= d.at && !rung[d.key]);
-    // What was over already when the screen came does not ring for itself.
-    const fresh = over.filter((d) => now - d.at < 3);
-    if (fresh.length > 0) {
-      bell.ring();
-      said = fresh.map((d) => d.words).join(". ");
-      voice.say(said);
-    }
-    for (const d of over) rung[d.key] = true;
-  });
-  // The browser slows a hidden page: what is due next is waited for by a clock that it does not slow.
-  const soonest = $derived(Math.min(...due.filter((d) => d.at > now).map((d) => d.at)));
-  $effect(() => {
-    // Every word of the kitchen's may have put its clock right.
-    void view;
-    const at = Number.isFinite(soonest) ? soonest : null;
-    untrack(() => screen.ringAt(at));
-  });
+  const due = new Due(
+    () => (sheet ? dueOf(sheet, bench, shows) : []),
+    () => now,
+    () => view,
+    (at) => screen.ringAt(at),
+  );
   // A browser that keeps the bell silent may let it ring once the screen was touched.
   const touched = () => {
     if (bell.blocked) bell.try();
@@ -127,30 +93,8 @@
       time: hour(new Date(w.at).toISOString()),
     });
 
-  // What changed under the finger, by this screen or another, takes no press for a moment: nobody meant it.
-  const SETTLES_MS = 300;
-  let unsettled = $state<Record<string, boolean>>({});
-  const last: Record<string, string> = {};
-  const settling: ReturnType<typeof setTimeout>[] = [];
-  onMount(() => () => settling.forEach(clearTimeout));
-  const keyOfSpot = (pan: number, place: number) => `${pan}-${place}`;
-  $effect(() => {
-    if (!sheet) return;
-    const now = [
-      ...sheet.pans.flatMap((pan) =>
-        pan.places.map((p) => [keyOfSpot(pan.pan, p.place), `${p.bread}-${p.numbers[0] ?? p.next?.number}-${p.turns}`] as const),
-      ),
-      ["hands", bench ? `${bench.work}-${bench.bread}-${bench.number}-${bench.chore}` : ""] as const,
-    ];
-    for (const [key, signature] of now) {
-      if (last[key] !== undefined && last[key] !== signature) {
-        unsettled[key] = true;
-        settling.push(setTimeout(() => (unsettled[key] = false), SETTLES_MS));
-      }
-      last[key] = signature;
-    }
-  });
-  const settled = (p: Press) => !unsettled[p.pan == null ? "hands" : keyOfSpot(p.pan, p.place ?? 0)];
+  const settling = new Settling(() => (sheet ? standsOf(sheet, bench) : []));
+  const settled = (p: Press) => settling.settled(p.pan == null ? HANDS : spotOf(p.pan, p.place ?? 0));
 
   const leave = () => void push("/");
   function key(event: KeyboardEvent) {
@@ -167,7 +111,7 @@
     else if (name === "U") {
       screen.undoLast();
     } else if (name === "D") {
-      if (bench && !unsettled.hands) screen.press(pressOf(bench)!);
+      if (bench && settling.settled(HANDS)) screen.press(pressOf(bench)!);
     } else if (name === "B") bell.toggle();
     else if (spot) document.querySelector<HTMLElement>(`[data-pan="${spot.pan}"] [data-place="${spot.place}"] button.act`)?.click();
     else return;
@@ -177,14 +121,10 @@
     shows = what;
     storage.set(SHOWS, what);
   }
-  function setTable(iso: string) {
-    const seconds = (Date.parse(iso) - Date.parse(view!.openedAt)) / 1000;
-    screen.press({ act: "table", value: Math.max(Math.round(seconds), 0) });
-  }
 </script>
 
 <svelte:window onkeydown={key} onpointerdown={touched} onkeyup={touched} />
-<p class="sr-only" aria-live="assertive" data-testid="said">{said}</p>
+<p class="sr-only" aria-live="assertive" data-testid="said">{due.said}</p>
 
 <div class="stove" data-testid="stove">
   {#if screen.missing}
@@ -294,42 +234,5 @@
   {/if}
 </div>
 
-{#if sheet && view}
-  <Dialog night bind:open={history} title={m.pressed_so_far()}>
-    {#each sheet.past as past (past.event.id)}
-      <div class="flex items-center justify-between gap-3 text-lead">
-        <span class:line-through={past.undone}>{at(past.event.at)} · {eventWords(sheet, past.event)}</span>
-        {#if !past.undone}<button class="act plain" onclick={() => screen.press({ act: "undo", undoes: past.event.id })}>{m.undo()}</button
-          >{/if}
-      </div>
-    {/each}
-    <DialogClose class="act plain" />
-  </Dialog>
-  <Dialog night bind:open={ask} title={m.service_settings()}>
-    <DayTime
-      label={m.table_time()}
-      big
-      value={new Date(Date.parse(view.openedAt) + sheet.table * 1000).toISOString()}
-      onchange={setTable}
-    />
-    <div class="flex items-center justify-between gap-3 text-lead">
-      <span>{m.hands_at_work({ count: number(screen.people, 0) })}</span>
-      <span class="flex gap-2.5">
-        <button
-          class="act plain"
-          disabled={screen.people <= 0}
-          aria-label={m.one_hand_less()}
-          onclick={() => screen.press({ act: "hands", value: screen.people - 1 })}>−</button
-        >
-        <button
-          class="act plain"
-          disabled={screen.people >= 12}
-          aria-label={m.one_hand_more()}
-          onclick={() => screen.press({ act: "hands", value: screen.people + 1 })}>+</button
-        >
-      </span>
-    </div>
-    <button class="act plain" onclick={() => ((ask = false), screen.press({ act: "end" }))}>{m.close_service()}</button>
-    <DialogClose class="act plain" />
-  </Dialog>
-{/if}
+{#if sheet && view && history}<Pressed {screen} {sheet} {at} onclose={() => (history = false)} />{/if}
+{#if sheet && view && ask}<Settings {screen} {sheet} openedAt={view.openedAt} onclose={() => (ask = false)} />{/if}

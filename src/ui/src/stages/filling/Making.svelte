@@ -16,7 +16,8 @@
   import EditPart from "./EditPart.svelte";
   import EditStep from "./EditStep.svelte";
   import Season from "./Season.svelte";
-  import { captionOf, kinds, newStep, pathOf, stepsOf, type Where } from "./steps";
+  import { captionOf } from "../../words/filling";
+  import { kinds, newStep, pathOf, stepsOf, type Where } from "./steps";
 
   let { spec, sheet }: StageProps = $props();
   const filling = $derived(spec.filling!);

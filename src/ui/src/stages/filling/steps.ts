@@ -1,9 +1,5 @@
 import { larder } from "../../api/larder.svelte";
 import type { FillingSpec, FillingStep, FillingStepKind } from "../../api/types";
-import { m } from "../../paraglide/messages";
-import { amount } from "../../words/format";
-import { shortName } from "../../words/names/items";
-import { within } from "../../words/within";
 
 /** Every kind of step, in the order a cook comes to them. */
 export const kinds: FillingStepKind[] = [
@@ -51,31 +47,6 @@ export function newStep(kind: FillingStepKind): FillingStep {
       return { kind, item: first.spice, mass: 5 };
     case "moisten":
       return { kind, item: first.moist, mass: 20 };
-  }
-}
-
-/** The one figure under a step's name. */
-export function captionOf(step: FillingStep): string {
-  switch (step.kind) {
-    case "chop":
-      return amount(step.grain, "mm");
-    case "salt":
-      return `${amount(step.share, "%")} · ${amount(step.time, "min")}`;
-    case "squeeze":
-      return { drain: m.by_drain, hand: m.by_hands, cloth: m.by_cloth }[step.by]();
-    case "saute":
-      return step.to != null ? `→ ${amount(step.to, "g")}` : amount(step.time, "min");
-    case "sweeten":
-      return `${amount(step.mass, "g")} · ${amount(step.time, "min")}`;
-    case "cool":
-      return (step.trays ?? 1) > 1 ? m.on_trays({ time: amount(step.time, "min"), count: step.trays! }) : amount(step.time, "min");
-    case "bind":
-      return `${amount(step.mass, "g")} ${within(shortName(step.binder))}`;
-    case "season":
-    case "moisten":
-      return `${amount(step.mass, "g")} ${within(shortName(step.item))}`;
-    default:
-      return amount(step.time, "min");
   }
 }
 

@@ -6,6 +6,7 @@
   import { larder } from "../../api/larder.svelte";
   import type { ComparedProgram } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
+  import { keyOf } from "../../keys";
   import { m } from "../../paraglide/messages";
   import Chips from "../../parts/Chips.svelte";
   import Trouble from "../../parts/Trouble.svelte";
@@ -124,7 +125,11 @@
         <tr
           class="border-b border-line"
           data-program={row.program.id}
-          onkeydown={(e) => e.key.toLowerCase() === "u" && !e.ctrlKey && !e.metaKey && !e.altKey && use(row)}
+          onkeydown={(e) => {
+            if (keyOf(e) !== "U" || e.ctrlKey || e.metaKey || e.altKey) return;
+            e.preventDefault();
+            use(row);
+          }}
         >
           <th class="px-1.5 text-start font-head font-semibold">{nameOf(row.program.id)}</th>
           {#if row.fold && row.roll && row.section}

@@ -6,7 +6,7 @@
   import { m } from "../../paraglide/messages";
   import { amount, number } from "../../words/format";
   import { faceName } from "../../words/names/pan";
-  import { tintOf } from "./tint";
+  import { tintOf } from "../../section/tint";
 
   /** Time along the bottom; over it the faces as they colour, the pan and the middle, the turns as handles and the fat as drops. */
   interface Props {

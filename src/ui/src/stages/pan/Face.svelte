@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { freckles, tintOf } from "./tint";
+  import { freckles, tintOf } from "../../section/tint";
 
   /** A face as it will look from above: its ground, its freckles, its blisters. */
   interface Props {

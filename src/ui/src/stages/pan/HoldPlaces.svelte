@@ -71,8 +71,9 @@
       <span></span>
       <span class="relative block h-5">
         {#each ticks as tick (tick)}
-          <span class="absolute -translate-x-1/2 whitespace-nowrap" style:left="calc((100% - 96px) * {parseFloat(at(tick)) / 100})"
-            >{amount(tick, "min")}</span
+          <span
+            class="absolute -translate-x-1/2 whitespace-nowrap rtl:translate-x-1/2"
+            style:inset-inline-start="calc((100% - 96px) * {parseFloat(at(tick)) / 100})">{amount(tick, "min")}</span
           >
         {/each}
       </span>

@@ -4,7 +4,7 @@
   import Slide from "../../parts/Slide.svelte";
   import { amount } from "../../words/format";
   import { viewOf } from "../../words/units";
-  import { tintOf } from "./tint";
+  import { tintOf } from "../../section/tint";
 
   /** A pinch of flour on the empty pan: the sooner it goes gold, the hotter the pan. The cook says how hot. */
   interface Props {

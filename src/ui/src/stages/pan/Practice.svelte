@@ -19,7 +19,7 @@
   import Face from "./Face.svelte";
   import Pinch from "./Pinch.svelte";
   import ScoreCurve from "./ScoreCurve.svelte";
-  import { tintOf } from "./tint";
+  import { tintOf } from "../../section/tint";
   import { within } from "../../words/within";
 
   // A bench of its own lot: the batch is not asked.

@@ -6,7 +6,7 @@
   import { amount, measured, number } from "../../words/format";
   import { shortName } from "../../words/names/items";
   import { darkName, faceName } from "../../words/names/pan";
-  import { tintOf } from "./tint";
+  import { tintOf } from "../../section/tint";
 
   /** What is done at the pan, in order, to be read from the wall. */
   interface Props {

@@ -46,14 +46,14 @@ export const foldSchool: Record<string, () => string> = {
   envelope: m.school_envelope,
   overlap: m.school_overlap,
   pleats: m.school_pleats,
-  stripCoil: m.school_stripCoil,
-  pleatCoil: m.school_pleatCoil,
+  stripCoil: m.school_strip_coil,
+  pleatCoil: m.school_pleat_coil,
   coils: m.school_coils,
   cone: m.school_cone,
   strips: m.school_strips,
   ribbons: m.school_ribbons,
   enclosed: m.school_enclosed,
-  starchLog: m.school_starchLog,
+  starchLog: m.school_starch_log,
   parcel: m.school_parcel,
 };
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Tabs } from "bits-ui";
   import type { Component } from "svelte";
-  import type { StageProps } from "../stages/props";
+  import type { StageProps } from "./props";
 
   /** The parts of one bench, one open at a time. */
   interface Props extends StageProps {
