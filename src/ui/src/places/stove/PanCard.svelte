@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { Popover } from "bits-ui";
   import Hourglass from "@lucide/svelte/icons/hourglass";
   import type { PressBody, StovePan, StovePlace, StoveSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import Pop from "../../parts/Pop.svelte";
   import { amount } from "../../words/format";
   import { countdown, panWords, pieceName, stayWords } from "../../words/stove";
   import Disc from "./Disc.svelte";
@@ -55,34 +55,27 @@
 </script>
 
 {#snippet menu()}
-  <Popover.Root bind:open={more}>
-    <Popover.Trigger class="act plain">{m.more_of_pan()}</Popover.Trigger>
-    <Popover.Portal to="main">
-      <Popover.Content class="stove-menu" sideOffset={6} aria-label={m.more_of_pan()}>
-        {#if lying}
-          {@const piece = { bread: lying.bread!, number: lying.numbers[0]! }}
-          {@const name = pieceName(sheet, piece.bread, piece.number)}
-          {#if !lying.lift}<button class="act plain" onclick={() => choose({ act: "lifted", pan: pan.pan, place: lying.place, ...piece })}
-              >{m.press_lift_now({ piece: name })}</button
-            >{/if}
-          <button class="act plain" onclick={() => choose({ act: "fat", pan: pan.pan, place: lying.place, ...piece })}
-            >{m.press_fat()}</button
-          >
-          <button class="act plain" onclick={() => choose({ act: "dropped", ...piece })}>{m.press_dropped({ piece: name })}</button>
-          {#if sheet.breads[piece.bread]?.stuffed}<button class="act plain" onclick={() => choose({ act: "burst", ...piece })}
-              >{m.press_burst({ piece: name })}</button
-            >{/if}
-        {/if}
-        <button class="act plain" onclick={() => choose({ act: "wiped", pan: pan.pan })}>{m.press_wiped()}</button>
-        <button class="act plain" onclick={() => choose(sheet.probed === pan.pan ? { act: "probe" } : { act: "probe", pan: pan.pan })}
-          >{sheet.probed === pan.pan ? m.press_probe_off() : m.press_probe()}</button
-        >
-        <button class="act plain" onclick={() => choose({ act: pan.gone ? "panBack" : "panGone", pan: pan.pan })}
-          >{pan.gone ? m.press_back() : m.press_gone()}</button
-        >
-      </Popover.Content>
-    </Popover.Portal>
-  </Popover.Root>
+  <Pop bind:open={more} label={m.more_of_pan()} triggerClass="act plain" class="stove-menu">
+    {#if lying}
+      {@const piece = { bread: lying.bread!, number: lying.numbers[0]! }}
+      {@const name = pieceName(sheet, piece.bread, piece.number)}
+      {#if !lying.lift}<button class="act plain" onclick={() => choose({ act: "lifted", pan: pan.pan, place: lying.place, ...piece })}
+          >{m.press_lift_now({ piece: name })}</button
+        >{/if}
+      <button class="act plain" onclick={() => choose({ act: "fat", pan: pan.pan, place: lying.place, ...piece })}>{m.press_fat()}</button>
+      <button class="act plain" onclick={() => choose({ act: "dropped", ...piece })}>{m.press_dropped({ piece: name })}</button>
+      {#if sheet.breads[piece.bread]?.stuffed}<button class="act plain" onclick={() => choose({ act: "burst", ...piece })}
+          >{m.press_burst({ piece: name })}</button
+        >{/if}
+    {/if}
+    <button class="act plain" onclick={() => choose({ act: "wiped", pan: pan.pan })}>{m.press_wiped()}</button>
+    <button class="act plain" onclick={() => choose(sheet.probed === pan.pan ? { act: "probe" } : { act: "probe", pan: pan.pan })}
+      >{sheet.probed === pan.pan ? m.press_probe_off() : m.press_probe()}</button
+    >
+    <button class="act plain" onclick={() => choose({ act: pan.gone ? "panBack" : "panGone", pan: pan.pan })}
+      >{pan.gone ? m.press_back() : m.press_gone()}</button
+    >
+  </Pop>
 {/snippet}
 
 <section class="pan" class:gone={pan.gone} aria-label={m.pan_lane({ number: pan.pan + 1 })} data-pan={pan.pan}>

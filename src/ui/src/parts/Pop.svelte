@@ -1,0 +1,21 @@
+<script lang="ts">
+  import { Popover } from "bits-ui";
+  import type { Snippet } from "svelte";
+
+  /** More that can be pressed, beside the button that opens it. */
+  interface Props {
+    label: string;
+    open?: boolean;
+    triggerClass?: string;
+    class?: string;
+    children: Snippet;
+  }
+  let { label, open = $bindable(false), triggerClass = "button", class: look = "sheet", children }: Props = $props();
+</script>
+
+<Popover.Root bind:open>
+  <Popover.Trigger class={triggerClass}>{label}</Popover.Trigger>
+  <Popover.Portal>
+    <Popover.Content class={look} sideOffset={6} aria-label={label}>{@render children()}</Popover.Content>
+  </Popover.Portal>
+</Popover.Root>

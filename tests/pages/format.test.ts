@@ -1,0 +1,36 @@
+import { expect, test } from "vitest";
+import { amount, leaves, listed, number, parseNumber } from "../../src/ui/src/words/format";
+import { folded } from "../../src/ui/src/words/find";
+import { within } from "../../src/ui/src/words/within";
+
+/** How figures are written and read, whatever the cook's keyboard. */
+test("a number is read in the digits of any script", () => {
+  for (const typed of ["62.5", "62,5", " 62.5 ", "٦٢٫٥", "६२.५", "৬২.৫", "６２.５"]) expect(parseNumber(typed)).toBe(62.5);
+  for (const typed of ["1 450", "1\u202f450", "1\u00a0450", "१ ४५०"]) expect(parseNumber(typed)).toBe(1450);
+});
+
+test("what could be a thousand or a fraction is not guessed at, and words are no number", () => {
+  for (const typed of ["1,450", "12,000", "two", "", "1.2.3", "--4", "<b>1</b>", "1e999"]) expect(parseNumber(typed)).toBeNull();
+});
+
+test("what is written can be typed again", () => {
+  for (const value of [0.5, 7, 62.25, 1450, 12345.5]) expect(parseNumber(number(value, 2))).toBe(value);
+});
+
+test("thousands stand apart, and nothing has more places than a hand can use", () => {
+  expect(number(1450, 0)).toBe("1\u202f450");
+  expect(amount(72.6789, "%")).toBe("72.7 %");
+  expect(amount(95, "s")).toBe("1 min 35 s");
+  expect(amount(150, "min")).toBe("2 h 30");
+  expect(amount(3.456, "money")).toMatch(/3\.46$/);
+});
+
+test("one leaf is one, and several are listed as the language does", () => {
+  expect([leaves(1), leaves(9)]).toEqual(["1 leaf", "9 leaves"]);
+  expect(listed(["ghee", "salt", "water"])).toBe("ghee, salt, water");
+});
+
+test("a name is small within a line, an abbreviation stays, and case and accents hide nothing", () => {
+  expect([within("White wheat flour"), within("UHT milk")]).toEqual(["white wheat flour", "UHT milk"]);
+  expect(folded(" Crème FRAÎCHE ")).toBe("creme fraiche");
+});
