@@ -154,7 +154,9 @@ const shots = {
     async (page) => {
       await stage("Night-crew squares", "Dough")(page);
       await page.goto(`${server.address}/#/labels`);
-      await page.getByLabel("Made on").fill("2026-11-26");
+      await page.getByRole("group", { name: "Made on" }).first().getByRole("spinbutton", { name: /^day/ }).click();
+      await page.keyboard.type("26112026");
+      await page.keyboard.press("Enter");
       await page.getByTestId("labels").getByText("26 Nov 2026").first().waitFor();
     },
   ],
@@ -197,7 +199,7 @@ const shots = {
 try {
   for (const [name, [viewport, go]] of Object.entries(shots)) {
     if (only.length && !only.includes(name)) continue;
-    const context = await browser.newContext({ viewport, reducedMotion: "reduce", timezoneId: "UTC", permissions: ["screen-wake-lock"] });
+    const context = await browser.newContext({ viewport, reducedMotion: "reduce", timezoneId: "UTC", locale: "en-GB", permissions: ["screen-wake-lock"] });
     const page = await context.newPage();
     // That a version is another one by now is what is shown.
     page.on("console", (m) => m.type() === "error" && !m.text().includes("412") && console.error(`${name}: ${m.text()}`));

@@ -16,6 +16,8 @@
     bare?: boolean;
     /** The label is for those who cannot see what stands beside it. */
     hideLabel?: boolean;
+    /** Its label is as small as a figure's in a form. */
+    quiet?: boolean;
     /** Words instead of what is chosen, for one that adds. */
     prompt?: string;
     /** What is said when nothing is found. */
@@ -30,6 +32,7 @@
     options,
     shown,
     bare = false,
+    quiet = false,
     hideLabel = false,
     prompt,
     none = (find) => m.none_found({ find }),
@@ -55,7 +58,9 @@
 </script>
 
 <div class="min-w-0 {look}">
-  {#if !bare && !hideLabel}<span class="mb-1 block leading-tight" aria-hidden="true">{label}</span>{/if}
+  {#if !bare && !hideLabel}<span class={quiet ? "block text-small leading-tight text-mute" : "mb-1 block leading-tight"} aria-hidden="true"
+      >{label}</span
+    >{/if}
   <Popover.Root
     bind:open
     onOpenChange={(now) => {

@@ -10,12 +10,14 @@
     options: readonly { value: T; label: string }[];
     /** The label is for those who cannot see what stands beside it. */
     bare?: boolean;
+    /** Its label is as small as a figure's in a form. */
+    quiet?: boolean;
     /** Words in the place of what is chosen, while nothing is: for one that adds. */
     prompt?: string;
     class?: string;
     onchange: (value: T) => void;
   }
-  let { label, value, options, bare = false, prompt = "", class: look = "w-full", onchange }: Props = $props();
+  let { label, value, options, bare = false, quiet = false, prompt = "", class: look = "w-full", onchange }: Props = $props();
   const id = $props.id();
   let open = $state(false);
   // The library takes an empty value for none.
@@ -24,7 +26,8 @@
 </script>
 
 <div class="min-w-0 {look}">
-  {#if !bare}<span class="mb-1 block leading-tight" aria-hidden="true">{label}</span>{/if}
+  {#if !bare}<span class={quiet ? "block text-small leading-tight text-mute" : "mb-1 block leading-tight"} aria-hidden="true">{label}</span
+    >{/if}
   <Select.Root
     type="single"
     bind:open

@@ -2,7 +2,7 @@ import type { BatchSheet, ClockView } from "../api/types";
 import type { Stratum } from "../bench/bench.svelte";
 import { m } from "../paraglide/messages";
 import { hourOf, span } from "./clock";
-import { amount, leaves, number } from "./format";
+import { amount, apart, leaves, number } from "./format";
 import { restEnd } from "./names/dough";
 import { fillingFeelName } from "./names/filling";
 import { outlineName } from "./names/fold";
@@ -57,7 +57,7 @@ const staysWords = ({
     ? "—"
     : turns.length > 4
       ? m.stays_count({ count: turns.length })
-      : `${turns.map((t) => number(t.time, 0)).join(" + ")} s`;
+      : apart(m.turns_s({ times: turns.map((t) => number(t.time, 0)).join(" + ") }));
 
 /** What stands beside the stage's name. */
 export function sayingOf(stage: Stratum, sheet: BatchSheet, view: ClockView | null): string {

@@ -183,6 +183,7 @@
       {#if body.lot}
         {@const lot = body.lot}
         <Select
+          quiet
           label={m.sack_is_of()}
           value={lot.of}
           options={flours.map((f) => ({ value: f.id, label: f.name }))}
@@ -190,6 +191,7 @@
         />
       {:else}
         <Select
+          quiet
           label={m.kind()}
           value={body.kind}
           options={(Object.keys(kindName) as IngredientKind[]).map((value) => ({ value, label: kindName[value]() }))}
@@ -232,6 +234,7 @@
         {@const flour = body.traits ?? traits}
         <div class="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-4">
           <Select
+            quiet
             label={m.strength()}
             value={flour.strength}
             options={[

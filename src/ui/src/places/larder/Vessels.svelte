@@ -110,12 +110,13 @@
         refusal={refusalOf("mass")}
       />
       <Combobox
+        quiet
         label={m.vessel_item()}
         value={made.item}
         options={liquids.map((i) => ({ value: i.id, label: i.name }))}
         onchange={(item) => (made.item = item)}
       />
-      <Select label={m.powder_fill()} value={made.fill} options={fills} onchange={(fill) => (made.fill = fill)} />
+      <Select quiet label={m.powder_fill()} value={made.fill} options={fills} onchange={(fill) => (made.fill = fill)} />
       <div class="sm:col-span-2"><Trouble {trouble} /></div>
       <button class="button strong sm:col-span-2" type="submit">{m.vessel_add()}</button>
     </form>
