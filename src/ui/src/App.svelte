@@ -67,8 +67,7 @@
     const before = entered;
     entered = place;
     if (before === undefined || before === place) return;
-    const at = document.activeElement;
-    if (at === document.body || at?.closest("header nav")) main?.focus({ preventScroll: true });
+    main?.focus({ preventScroll: true });
   });
   void door.look();
   newest.begin();

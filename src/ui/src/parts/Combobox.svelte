@@ -77,7 +77,7 @@
     </Popover.Trigger>
     <Popover.Portal>
       <Popover.Content
-        class="sheet w-80"
+        class="sheet max-h-(--bits-popover-content-available-height) w-80 overflow-y-auto"
         sideOffset={4}
         aria-label={prompt ?? label}
         onOpenAutoFocus={(e) => {

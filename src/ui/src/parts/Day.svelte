@@ -55,7 +55,7 @@
       </DatePicker.Trigger>
     </span>
     <DatePicker.Portal>
-      <DatePicker.Content class="sheet p-3" sideOffset={4}>
+      <DatePicker.Content class="sheet max-h-(--bits-popover-content-available-height) overflow-y-auto p-3" sideOffset={4}>
         <DatePicker.Calendar>
           {#snippet children({ months, weekdays })}
             <DatePicker.Header class="flex items-center justify-between">

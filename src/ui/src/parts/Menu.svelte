@@ -10,12 +10,19 @@
     onclose: () => void;
   }
   let { label, beside, items, onclose }: Props = $props();
+  let content = $state<HTMLElement | null>(null);
+  // The library gives the keys to the first item where its own trigger was pressed by them; here none was.
+  $effect(() => {
+    const menu = content;
+    if (menu) requestAnimationFrame(() => menu.querySelector<HTMLElement>("[role=menuitem]")?.focus({ preventScroll: true }));
+  });
 </script>
 
 <DropdownMenu.Root open onOpenChange={(open) => !open && onclose()}>
   <DropdownMenu.Portal>
     <DropdownMenu.Content
-      class="sheet w-64"
+      bind:ref={content}
+      class="sheet max-h-(--bits-dropdown-menu-content-available-height) w-64 overflow-y-auto"
       align="end"
       aria-label={label}
       customAnchor={beside}

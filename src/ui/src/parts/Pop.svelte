@@ -16,6 +16,8 @@
 <Popover.Root bind:open>
   <Popover.Trigger class={triggerClass}>{label}</Popover.Trigger>
   <Popover.Portal>
-    <Popover.Content class={look} sideOffset={6} aria-label={label}>{@render children()}</Popover.Content>
+    <Popover.Content class="max-h-(--bits-popover-content-available-height) overflow-y-auto {look}" sideOffset={6} aria-label={label}
+      >{@render children()}</Popover.Content
+    >
   </Popover.Portal>
 </Popover.Root>
