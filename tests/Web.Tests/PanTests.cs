@@ -119,12 +119,34 @@ public sealed class PanTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         var (status, kept) = await Post("/api/practice/scores", """{"seed":11,"turns":[60,130],"lift":200}""");
 
         Assert.Equal(HttpStatusCode.Created, status);
-        Assert.Equal((int)Math.Round((double)end!["end"]!["marks"]!["score"]!), (int)kept!["score"]!);
+        Assert.Equal((int)Math.Round((double)end!["end"]!["marks"]!["score"]!, MidpointRounding.AwayFromZero), (int)kept!["score"]!);
         Assert.Equal(("pan", 1), ((string)kept["kind"]!, (int)kept["level"]!));
         Assert.Equal(3, end["end"]!["curves"]!.AsArray().Count);
         Assert.Null(kept["heat"]);
         var all = JsonNode.Parse(await client.GetStringAsync("/api/practice/scores"))!.AsArray();
         Assert.Equal((string)kept["id"]!, (string)all[0]!["id"]!);
+    }
+
+    [Fact]
+    public async Task A_score_that_ends_in_a_half_is_kept_as_it_was_shown()
+    {
+        // Rounds until one ends in a half above an even number, which is where two ways of rounding differ.
+        for (var lift = 150; lift < 400; lift++)
+        {
+            var body = $$"""{"seed":11,"turns":[60,130],"lift":{{lift}}}""";
+            var (_, played) = await Post("/api/practice", body);
+            var score = (double)played!["end"]!["marks"]!["score"]!;
+            if (score % 2 != 0.5)
+            {
+                continue;
+            }
+
+            var (_, kept) = await Post("/api/practice/scores", body);
+            Assert.Equal(score + 0.5, (int)kept!["score"]!);
+            return;
+        }
+
+        Assert.Fail("no round ended in such a half");
     }
 
     [Theory]

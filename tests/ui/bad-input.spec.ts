@@ -129,5 +129,5 @@ test("script in a name or a note is only letters", async ({ bench, page }) => {
   await bench.kept();
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
   await expect(page.getByText(name)).toBeVisible();
-  await expect(page).toHaveTitle("Ystrata");
+  await expect(page).toHaveTitle("Shelf · Ystrata");
 });

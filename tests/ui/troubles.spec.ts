@@ -55,8 +55,10 @@ test("after a lost request the units can be changed as before, and what was not 
   await expect(page.getByTestId("toast")).toContainText("not done. The kitchen does not answer");
   await expect(page.getByRole("radio", { name: "°C" })).toBeChecked();
   await page.unrouteAll({ behavior: "wait" });
+  const kept = page.waitForResponse((answer) => answer.url().endsWith("/api/larder/units") && answer.ok());
   await page.getByRole("radio", { name: "Inches" }).click();
   await expect(page.getByRole("radio", { name: "Inches" })).toBeChecked();
+  await kept;
   await page.reload();
   await expect(page.getByRole("radio", { name: "Inches" })).toBeChecked();
 });

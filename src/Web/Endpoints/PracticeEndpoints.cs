@@ -59,7 +59,8 @@ public static class PracticeEndpoints
 
         var play = Played(body, scores);
         var end = play.End!;
-        static int Whole(double mark) => (int)Math.Round(mark);
+        // A half is rounded up, as the page that shows the mark rounds it.
+        static int Whole(double mark) => (int)Math.Round(mark, MidpointRounding.AwayFromZero);
         return Kept(scores, new(
             body.Id ?? Guid.CreateVersion7(), body.Seed, clock.GetUtcNow(), Whole(end.Marks.Score), body.Turns, body.Lift!.Value, PracticeKind.Pan, play.Task.Level, end.Heat, Whole(end.Marks.Colour), Whole(end.Marks.Done)));
     }
