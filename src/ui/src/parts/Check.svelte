@@ -8,14 +8,13 @@
     checked: boolean;
     bare?: boolean;
     disabled?: boolean;
-    class?: string;
     onchange?: (checked: boolean) => void;
   }
-  let { label, checked = $bindable(), bare = false, disabled = false, class: look = "", onchange }: Props = $props();
+  let { label, checked = $bindable(), bare = false, disabled = false, onchange }: Props = $props();
   const id = $props.id();
 </script>
 
-<span class="inline-flex min-h-target min-w-target items-center gap-2.5 {bare ? 'justify-center' : ''} {look}">
+<span class="inline-flex min-h-target min-w-target items-center gap-2.5 {bare ? 'justify-center' : ''}">
   <Checkbox.Root
     {id}
     bind:checked

@@ -6,7 +6,7 @@
   interface Props {
     label: string;
     value: T[];
-    options: readonly { value: T; label: string; disabled?: boolean; tint?: string }[];
+    options: readonly { value: T; label: string; disabled?: boolean }[];
     /** In one line that scrolls, where there is little width. */
     oneLine?: boolean;
     onchange: (value: T[]) => void;
@@ -28,7 +28,6 @@
       class="inline-flex min-h-target shrink-0 items-center gap-1 rounded-field border-2 border-rim-soft bg-white px-2.5 text-small font-medium disabled:opacity-45 data-[state=on]:border-rim data-[state=on]:font-semibold data-[state=on]:text-rim"
     >
       {#if value.includes(option.value)}<Tick size={15} strokeWidth={3} aria-hidden="true" />{/if}
-      {#if option.tint}<span class="size-3 rounded-full border border-rim-soft" style:background={option.tint}></span>{/if}
       {option.label}
     </ToggleGroup.Item>
   {/each}

@@ -12,11 +12,9 @@
   interface Props {
     label: string;
     value: CalendarDate;
-    /** The label is for those who cannot see what stands beside it. */
-    bare?: boolean;
     onchange: (day: CalendarDate) => void;
   }
-  let { label, value, bare = false, onchange }: Props = $props();
+  let { label, value, onchange }: Props = $props();
   const id = $props.id();
 </script>
 
@@ -33,7 +31,7 @@
     weekdayFormat="short"
     fixedWeeks
   >
-    <DatePicker.Label id="{id}-label" class={bare ? "sr-only" : "mb-1 block leading-tight"}>{label}</DatePicker.Label>
+    <DatePicker.Label id="{id}-label" class="sr-only">{label}</DatePicker.Label>
     <span class="field flex w-fit items-center pe-0">
       <DatePicker.Input class="flex items-center">
         {#snippet children({ segments })}

@@ -43,7 +43,7 @@
 >
   <legend class={bare ? "sr-only" : "mb-1 leading-tight"}>{label}</legend>
   <span class="flex flex-wrap gap-1.5 {big ? '[&_.field]:min-h-knuckle [&_.field]:text-figure [&_.field]:text-ink' : ''}">
-    <Day {label} bare value={toCalendarDate(at)} onchange={(day) => set(day, toTime(at))} />
+    <Day {label} value={toCalendarDate(at)} onchange={(day) => set(day, toTime(at))} />
     {#if !dayOnly}<Hour {label} value={toTime(at)} onchange={(hour) => set(toCalendarDate(at), hour)} />{/if}
   </span>
 </fieldset>

@@ -12,17 +12,15 @@
     bare?: boolean;
     /** Its label is as small as a figure's in a form. */
     quiet?: boolean;
-    /** Words in the place of what is chosen, while nothing is: for one that adds. */
-    prompt?: string;
     class?: string;
     onchange: (value: T) => void;
   }
-  let { label, value, options, bare = false, quiet = false, prompt = "", class: look = "w-full", onchange }: Props = $props();
+  let { label, value, options, bare = false, quiet = false, class: look = "w-full", onchange }: Props = $props();
   const id = $props.id();
   let open = $state(false);
   // The library takes an empty value for none.
   const key = (value: T) => `=${value}`;
-  const shown = $derived(options.find((o) => o.value === value)?.label ?? prompt);
+  const shown = $derived(options.find((o) => o.value === value)?.label ?? "");
 </script>
 
 <div class="min-w-0 {look}">

@@ -11,6 +11,7 @@
   import FigureField from "../../parts/FigureField.svelte";
   import { newId } from "../../ids";
   import Select from "../../parts/Select.svelte";
+  import TextField from "../../parts/TextField.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { keepOver, type Row } from "../../versions/elsewhere.svelte";
@@ -166,20 +167,7 @@
 <form class="tray flex min-h-0 min-w-0 flex-col overflow-hidden" onsubmit={keep} novalidate aria-label={fresh ? m.new_item() : start.name}>
   <div class="grid min-h-0 flex-1 content-start gap-x-5 gap-y-3 overflow-y-auto p-4 sm:px-5.5">
     <div class="grid gap-x-4 gap-y-3 sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <div class="min-w-0">
-        <label class="block text-small text-mute" for="item-name">{m.item_name()}</label>
-        <input
-          id="item-name"
-          class="field w-full font-head text-lead font-bold"
-          maxlength="80"
-          bind:value={body.name}
-          aria-invalid={refusalOf("name") ? "true" : undefined}
-          aria-describedby={refusalOf("name") ? "item-name-problem" : undefined}
-        />
-        {#if refusalOf("name")}<p id="item-name-problem" class="refusal">
-            {refusalOf("name")?.code === "missing" ? m.refuse_name() : say(refusalOf("name")!)}
-          </p>{/if}
-      </div>
+      <TextField label={m.item_name()} most={80} bind:value={body.name} refusal={refusalOf("name")} class="font-head text-lead font-bold" />
       {#if body.lot}
         {@const lot = body.lot}
         <Select

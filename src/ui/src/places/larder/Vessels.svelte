@@ -9,10 +9,10 @@
   import Combobox from "../../parts/Combobox.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import Select from "../../parts/Select.svelte";
+  import TextField from "../../parts/TextField.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { number } from "../../words/format";
-  import { say } from "../../words/refusals";
 
   /** The kitchen's own cups, glasses, ladles and handfuls, each by one weighing. */
   let { fills, refresh }: { fills: { value: PowderFill; label: string }[]; refresh: () => Promise<void> } = $props();
@@ -87,20 +87,7 @@
   </ul>
   {#key formKey}
     <form class="grid gap-3 rounded-xl bg-steel p-3 sm:grid-cols-2" onsubmit={add} novalidate>
-      <div class="min-w-0">
-        <label class="block text-small leading-tight text-mute" for="vessel-name">{m.vessel_name()}</label>
-        <input
-          id="vessel-name"
-          class="field w-full"
-          maxlength="24"
-          bind:value={made.name}
-          aria-invalid={refusalOf("name") ? "true" : undefined}
-          aria-describedby={refusalOf("name") ? "vessel-name-problem" : undefined}
-        />
-        {#if refusalOf("name")}<p id="vessel-name-problem" class="refusal">
-            {refusalOf("name")?.code === "missing" ? m.refuse_name() : say(refusalOf("name")!)}
-          </p>{/if}
-      </div>
+      <TextField label={m.vessel_name()} most={24} bind:value={made.name} refusal={refusalOf("name")} />
       <FigureField
         label={m.vessel_weighs()}
         limit={{ field: "mass", least: 1, most: 20000, unit: "g" }}
