@@ -1,3 +1,5 @@
+using Ystrata.Web.Live;
+
 namespace Ystrata.Web;
 
 /// <summary>The headers every answer carries.</summary>
@@ -12,19 +14,23 @@ public sealed class Headers(RequestDelegate next)
     private const string PermissionsPolicy =
         "accelerometer=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), magnetometer=(), microphone=(), midi=(), payment=(), usb=(), screen-wake-lock=(self)";
 
-    public Task InvokeAsync(HttpContext context)
+    // What a page read by this answer is no older than this change: held against where its line to the kitchen begins, it tells whether one was missed between the two.
+    private const string Mark = "X-Ystrata-Mark";
+
+    public Task InvokeAsync(HttpContext context, Changes changes)
     {
+        var mark = changes.Mark;
         // At the last moment, since an error answer starts again with no headers.
         context.Response.OnStarting(() =>
         {
-            Set(context);
+            Set(context, mark);
             return Task.CompletedTask;
         });
 
         return next(context);
     }
 
-    private static void Set(HttpContext context)
+    private static void Set(HttpContext context, string mark)
     {
         var headers = context.Response.Headers;
         headers.ContentSecurityPolicy = ContentSecurityPolicy;
@@ -37,6 +43,7 @@ public sealed class Headers(RequestDelegate next)
         if (context.Request.Path.StartsWithSegments("/api"))
         {
             headers.CacheControl = "no-store";
+            headers[Mark] = mark;
         }
         else if (context.Request.Path.StartsWithSegments("/assets") && context.Response.StatusCode is (200 or 304))
         {

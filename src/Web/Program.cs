@@ -184,6 +184,7 @@ Counts.Map(app);
 
 var api = app.MapGroup("/api").AsUsual();
 api.MapGroup("/plan").WithTags("Plan").MapPlan();
+api.MapGroup("/ledger").WithTags("Plan").MapLedger();
 api.MapGroup("/compare").WithTags("Fold").MapCompare();
 api.MapGroup("/reverse").WithTags("Fold").MapReverse();
 api.MapGroup("/hands").WithTags("Fold").Tells(Place.Larder).MapHands();

@@ -45,6 +45,24 @@ public sealed class LiveTests : IDisposable
         Assert.Equal(("breads", (string)bread["id"]!, (string)bread["version"]!), ((string)told["what"]!, (string)told["id"]!, (string)told["version"]!));
     }
 
+    [Fact]
+    public async Task An_answer_says_which_change_it_knows_of()
+    {
+        async Task<string> Mark()
+        {
+            using var answer = await client.GetAsync("/api/breads");
+            return Assert.Single(answer.Headers.GetValues("X-Ystrata-Mark"));
+        }
+
+        var read = await Mark();
+        await Rename(0, "Between the list and the line");
+        await using var live = await LiveLine.On(client);
+        await live.Next("here");
+
+        Assert.NotEqual(read, live.Heard);
+        Assert.Equal(await Mark(), live.Heard);
+    }
+
     [Theory]
     [InlineData("/api/plan")]
     [InlineData("/api/practice")]

@@ -34,8 +34,23 @@ test("lists, days, ticks and sliders are the house's own parts, never the browse
 
 test("a dialog, a list or a slider is made of the library's parts once", () => {
   const once =
-    /import \{[^}]*\b(Dialog|Select|Slider|Checkbox|Switch|Popover|Command|DropdownMenu|DatePicker|TimeField|Collapsible|Progress)\b[^}]*\} from "bits-ui"/;
+    /import \{[^}]*\b(Dialog|Select|Slider|Checkbox|Switch|Popover|Command|DropdownMenu|DatePicker|TimeField|Collapsible|Progress|Meter|Toggle)\b[^}]*\} from "bits-ui"/;
   expect(found(once, (file) => !file.startsWith("parts/"))).toEqual([]);
+});
+
+test("a number is typed in one field, and a button that is on or off is one part", () => {
+  expect(
+    found(
+      /inputmode="decimal"|parseNumber\(/,
+      (file) => !["parts/TypedInput.svelte", "parts/typed.svelte.ts", "words/format.ts"].includes(file),
+    ),
+  ).toEqual([]);
+  expect(found(/aria-pressed=\{/)).toEqual([]);
+});
+
+test("no component is longer than can be read at a sitting", () => {
+  const lines = files.filter(({ file }) => file.endsWith(".svelte")).map(({ file, text }) => [file, text.split("\n").length - 1] as const);
+  expect(lines.filter(([, count]) => count > 200)).toEqual([]);
 });
 
 test("no colour but the theme's", () => {

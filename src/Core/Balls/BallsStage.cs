@@ -3,12 +3,13 @@ namespace Ystrata.Core.Balls;
 /// <param name="Mass">One ball.</param>
 /// <param name="Lightest">Lightest ball within tolerance.</param>
 /// <param name="Heaviest">Heaviest ball within tolerance.</param>
+/// <param name="Within">Grams either way that are within tolerance.</param>
 /// <param name="Across">The ball as a sphere.</param>
 /// <param name="RoundThickness">Dough thickness of the finished round, raw.</param>
 /// <param name="Like">What a ball is like in the hand; nothing where nothing comes near.</param>
 /// <param name="Pour">How a batter lies; nothing for what is balled.</param>
 /// <param name="Cut">Where one sheet or log is cut into the pieces; nothing where each is weighed.</param>
-public sealed record BallsSheet(int Count, Grams Mass, Grams Lightest, Grams Heaviest, Millimetres Across, Millimetres RoundThickness, CutSheet? Cut, TraySheet Tray, Pour? Pour, Likeness? Like);
+public sealed record BallsSheet(int Count, Grams Mass, Grams Lightest, Grams Heaviest, Grams Within, Millimetres Across, Millimetres RoundThickness, CutSheet? Cut, TraySheet Tray, Pour? Pour, Likeness? Like);
 
 /// <summary>All the dough as one sheet or log, cut.</summary>
 /// <param name="Whole">Length of the sheet along which it is cut, or of the log.</param>
@@ -34,11 +35,12 @@ public sealed record TrayBall(Grams Mass, Grams Deviation, Grams Correction, boo
 
 /// <summary>The dough as it is being divided.</summary>
 /// <param name="Each">What each ball should weigh: the whole dough, less the small one, over the others; twice that for pairs.</param>
+/// <param name="ToWeigh">Balls on the tray once all is divided.</param>
 /// <param name="Left">Balls still to divide.</param>
 /// <param name="Next">What each of those should weigh, so that the last is never the runt; nothing when all are divided.</param>
 /// <param name="Over">Dough that is left once all are divided; negative when the balls took more than there was.</param>
 /// <param name="Spread">Of the weighed balls without smaller ones; nothing for fewer than two.</param>
-public sealed record TraySheet(IReadOnlyList<TrayBall> Balls, Grams Each, int Left, Grams? Next, Grams? Over, BallSpread? Spread);
+public sealed record TraySheet(IReadOnlyList<TrayBall> Balls, Grams Each, int ToWeigh, int Left, Grams? Next, Grams? Over, BallSpread? Spread);
 
 /// <summary>The spread of weighed balls.</summary>
 /// <param name="Deviation">Sample standard deviation.</param>
@@ -60,11 +62,12 @@ public static class BallsStage
             dough.Ball,
             dough.Ball * (1 - Tolerance.Fraction),
             dough.Ball * (1 + Tolerance.Fraction),
+            dough.Ball * Tolerance.Fraction,
             Round.SphereOf(dough.Ball, density),
             Round.ThicknessOf(dough.Ball, SquareCentimetres.OfRound(batch.Shape.RolledTo), density),
             CutOf(dough, spec, density, batch is { Stuffing.Made.End: var end, Route.Filling: { } filling } ? (dough.Ball * filling.Wall.Share.Fraction, end.Density) : null),
             TrayOf(dough.Ball * dough.Count, dough.Count, spec, density),
-            batch.Route.Poured ? Pour.Of(sheet.Water.Hydration) : null,
+            batch.Route.Poured ? Pour.Of(sheet.Water.Hydration, sheet.Start.Ladle) : null,
             batch.Route.Poured ? null : Likeness.Of(dough.Ball));
     }
 
@@ -127,7 +130,7 @@ public static class BallsStage
         var left = Math.Max(kinds.Sum(k => k.Count) - weighed.Count, 0);
         var rest = dough - new Grams(weighed.Sum(g => g.Value));
         var full = balls.Where(b => !b.Small && b.Pieces == usual.Pieces).Select(b => b.Mass).ToList();
-        return new(balls, usual.Mass, left, left == 0 ? null : NextOf(kinds, toCome, rest), left == 0 ? rest : null, full.Count >= 2 ? SpreadOf(full) : null);
+        return new(balls, usual.Mass, Math.Max(balls.Count + left, 1), left, left == 0 ? null : NextOf(kinds, toCome, rest), left == 0 ? rest : null, full.Count >= 2 ? SpreadOf(full) : null);
     }
 
     // The small one weighs what it should; the others to come share what is left by their pieces.

@@ -147,13 +147,21 @@ public static class ClockStage
         return new(
             lead,
             (int)Math.Ceiling(best.Policy.FoldFirst * jobs[0].Balls),
-            [.. best.Hands.OrderBy(h => h.Parts.Count > 0 ? h.Parts[0].From.Value : 0)],
+            [.. best.Hands.OrderBy(h => h.Parts.Count > 0 ? h.Parts[0].From.Value : 0).Select(h => h with { Piece = PieceOf(h, jobs[h.Bread]) })],
             best.Pans,
             [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Rests(jobs[b], best, b, clock.Ahead))],
             [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Of(jobs[b], best.Breads[b], b))],
             [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Stages(jobs[b], breads[b].Sheet, best, b))],
+            breads[0].Sheet.Pan.Hold.Here.After(new(best.Objectives.Oldest / 60.0)),
             Report(jobs, clock, best, late, gone));
     }
+
+    private static int? PieceOf(HandSlot slot, ClockJob job) => slot.Work switch
+    {
+        ClockWork.Filling or ClockWork.Mix or ClockWork.Divide => null,
+        ClockWork.Fold => (slot.Number - 1) * job.Each + 1,
+        _ => slot.Number,
+    };
 
     internal static ClockReport Report(IReadOnlyList<ClockJob> jobs, ClockSpec clock, Timetable best, Seconds late = default, Seconds gone = default)
     {

@@ -9,7 +9,11 @@ public sealed record Stretch(Seconds From, Seconds To);
 /// <param name="Number">Which ball, piece, bowl, trayful or step, from 1; of a stack the first piece.</param>
 /// <param name="Chore">Which part of a ball's program, from 0.</param>
 /// <param name="Pan">From 0; nothing at the bench.</param>
-public sealed record HandSlot(int Person, ClockWork Work, int Bread, int Number, int Chore, int? Pan, int? Place, IReadOnlyList<Stretch> Parts);
+public sealed record HandSlot(int Person, ClockWork Work, int Bread, int Number, int Chore, int? Pan, int? Place, IReadOnlyList<Stretch> Parts)
+{
+    /// <summary>The piece it is done to, from 1: the first that a ball becomes; nothing before there are balls.</summary>
+    public int? Piece { get; init; }
+}
 
 /// <summary>One stay on a pan, from the laying to the lifting.</summary>
 /// <param name="Pieces">By number, from 1; several for a stack.</param>

@@ -1,14 +1,16 @@
 namespace Ystrata.Core.Cost;
 
 /// <summary>Something used up outside the dough, for the whole batch.</summary>
-public sealed record Spent(string Id, Grams Mass, CostPart Part)
+/// <param name="Each">Of one ball, or of one piece on the pan; nothing where it is used all at once.</param>
+/// <param name="Times">How many balls or pieces take it.</param>
+public sealed record Spent(string Id, Grams Mass, CostPart Part, Grams? Each = null, int? Times = null)
 {
     /// <summary>Fat and flour laid on and between the leaves, what is in the filling, and fat in the pan.</summary>
     internal static IReadOnlyList<Spent> On(CheckedBatch batch, int balls, int pieces) =>
     [
         .. batch.Stuffing is null ? [] : FillingInputs.Of(batch.Route.Filling!, batch.Stuffing.Made).Where(f => f.Mass.Value > 0).Select(f => new Spent(f.Id, f.Mass, CostPart.Filling)),
-        .. batch.Shape.Inputs.Select(u => new Spent(u.Id, u.OfBall * balls, CostPart.Inside))
-            .Concat(batch.Spec.Pan.Fats().Select(f => new Spent(f.Id, f.Mass * pieces, CostPart.Pan)))
+        .. batch.Shape.Inputs.GroupBy(u => u.Id, u => u.OfBall.Value).Select(u => (u.Key, Each: new Grams(u.Sum()))).Select(u => new Spent(u.Key, u.Each * balls, CostPart.Inside, u.Each, balls))
+            .Concat(batch.Spec.Pan.Fats().Select(f => new Spent(f.Id, f.Mass * pieces, CostPart.Pan, f.Mass, pieces)))
             .Where(u => u.Mass.Value > 0),
     ];
 }

@@ -10,7 +10,8 @@ public sealed record Brings(Percent Water, Percent Solids, Percent Fat, Percent 
 /// <param name="Share">Percent of flour.</param>
 /// <param name="Measure">The nearest honest spoon or cup, if any.</param>
 /// <param name="Pinned">Fixed by the cook as a mass; all else gives way.</param>
-public sealed record Portion(DoughPart Part, int Index, string Id, Grams Mass, Grams EachLot, Percent Share, KitchenMeasure? Measure, bool Pinned, Brings Brings);
+/// <param name="MayGo">A dough can do without it.</param>
+public sealed record Portion(DoughPart Part, int Index, string Id, Grams Mass, Grams EachLot, Percent Share, KitchenMeasure? Measure, bool Pinned, bool MayGo, Brings Brings);
 
 /// <summary>Where a dough lies against what its flour drinks (models.md B).</summary>
 public enum DoughFeel
@@ -32,15 +33,18 @@ public enum DoughFeel
     TooThin,
 }
 
-/// <summary>Where one feel ends and the next begins, points of flour from the target (models.md B).</summary>
+/// <summary>Where one feel ends and the next begins in this mix (models.md B): hydrations, percent of flour.</summary>
 public sealed record FeelMarks(Percent Stiff, Percent Firm, Percent Soft, Percent Sticky);
 
 /// <summary>Every figure a batch could start from, as it follows: switching to it changes nothing.</summary>
 /// <param name="Ball">One ball, or ladleful, as planned.</param>
 /// <param name="Thickness">Of the round that ball makes, with its filling.</param>
 /// <param name="LiquidId">The liquid a start from liquid would fix; nothing when all are fixed by mass.</param>
+/// <param name="Question">The figure that is fixed now.</param>
+/// <param name="FromBowl">The dough is fixed, by flour or liquid at hand.</param>
+/// <param name="BallFollows">Dough and pieces are fixed, and the ball follows.</param>
 public sealed record StartSheet(
-    int Pieces, Grams Ball, Millimetres Thickness, Millilitres Ladle, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
+    Question Question, bool FromBowl, bool BallFollows, int Pieces, Grams Ball, Millimetres Thickness, Millilitres Ladle, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
 
 /// <summary>The same dough in several bowls, mixed in turn.</summary>
 public sealed record DoughLots(int Count, Grams Each);
@@ -89,8 +93,9 @@ public static class DoughStage
     // A batter's marks against the one that is made by feel.
     private const double PoursFrom = Pour.From - Bowl.BatterHydration, PoursTo = Pour.To - Bowl.BatterHydration;
 
-    private static readonly FeelMarks DoughMarks = new(new(StiffBelow), new(-OnTargetWithin), new(OnTargetWithin), new(StickyAbove));
-    private static readonly FeelMarks BatterMarks = new(new(PoursFrom), new(PoursFrom), new(PoursTo), new(PoursTo));
+    // Points of feel from the target at which one feel ends and the next begins.
+    private static readonly (double Stiff, double Firm, double Soft, double Sticky)
+        DoughMarks = (StiffBelow, -OnTargetWithin, OnTargetWithin, StickyAbove), BatterMarks = (PoursFrom, PoursFrom, PoursTo, PoursTo);
 
     /// <summary>Usual salt in a flatbread dough, percent of flour.</summary>
     private static readonly Range<Percent> UsualSalt = new(new(1.2), new(2.2));
@@ -103,10 +108,11 @@ public static class DoughStage
         var now = bowl.Judge(solved.Actual, flour);
         var lots = LotsOf(solved.Grams.Sum(), dough.Mix.Bowl);
         var batter = batch.Route.Poured;
-        var (least, most) = batter ? (PoursFrom, PoursTo) : (-OnTargetWithin, OnTargetWithin);
+        var marks = batter ? BatterMarks : DoughMarks;
         var right = now.Hydration.Value - now.Gap.Value / now.FeelPerPoint;
+        Percent At(double points) => new(right + points / now.FeelPerPoint);
 
-        Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, Pinned(spec, bowl, i), kitchen))];
+        Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, Pinned(spec, bowl, i), Ledger.MayGo(dough, l.Part), kitchen))];
         return new(
             StartOf(batch),
             portions,
@@ -121,8 +127,8 @@ public static class DoughStage
                 now.Target,
                 now.Gap,
                 new(right),
-                new(new(right + least / now.FeelPerPoint), new(right + most / now.FeelPerPoint)),
-                batter ? BatterMarks : DoughMarks,
+                new(At(marks.Firm), At(marks.Soft)),
+                new(At(marks.Stiff), At(marks.Firm), At(marks.Soft), At(marks.Sticky)),
                 Judge(now, batter)),
             new(now.Salt, UsualSalt, now.Fat, now.Sugar, new(100 * WaterIn(bowl, solved.Actual) / solved.Mass.Value)),
             lots,
@@ -140,6 +146,9 @@ public static class DoughStage
         var each = start.By == StartBy.Filling ? all / solved.Count : one;
         var eats = start.By == StartBy.People ? start.Each : (double)solved.Count / start.People;
         return new(
+            Ledger.QuestionOf(batch.Spec),
+            Ledger.FromBowl(batch.Spec),
+            Ledger.BallFollows(batch.Spec),
             solved.Count,
             ball,
             batch.Route.ThicknessOf(ball, solved.Bowl.DoughDensity, batch.Stuffing?.Made),
@@ -160,7 +169,7 @@ public static class DoughStage
         _ => spec.Start.By == StartBy.Liquid && line == bowl.Anchor,
     };
 
-    private static Portion PortionOf(Bowl.Line line, double grams, double flour, int lots, bool pinned, Kitchen kitchen)
+    private static Portion PortionOf(Bowl.Line line, double grams, double flour, int lots, bool pinned, bool mayGo, Kitchen kitchen)
     {
         var item = line.Item;
         var share = 100 * grams / flour;
@@ -175,6 +184,7 @@ public static class DoughStage
             new(share),
             NearestMeasure.Of(mass / lots, item, kitchen.Measures),
             pinned,
+            mayGo,
             new(
                 new(counts * share * item.Water.Fraction),
                 new(share * item.Solids.Fraction),

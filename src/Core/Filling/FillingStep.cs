@@ -25,6 +25,24 @@ public abstract record FillingStep
     /// <summary>What lay on the scale after it; nothing when it was not weighed.</summary>
     public Grams? After { get; init; }
 
+    /// <summary>Every kind of step as a cook would begin it, in the order a cook comes to them (masses and times empirical).</summary>
+    public static IReadOnlyList<FillingStep> Beginnings { get; } =
+    [
+        ChopStep.Begun(),
+        SaltStep.Begun(),
+        SqueezeStep.Begun(),
+        BlanchStep.Begun(),
+        BoilStep.Begun(),
+        SoakStep.Begun(),
+        PressureStep.Begun(),
+        SauteStep.Begun(),
+        SweetenStep.Begun(),
+        CoolStep.Begun(),
+        BindStep.Begun(),
+        SeasonStep.Begun(),
+        MoistenStep.Begun(),
+    ];
+
     /// <summary>What it does to the filling.</summary>
     internal abstract FillingRow Work(FillingState now, FillingAt at);
 

@@ -17,6 +17,17 @@ public enum Warmth
     Cold,
 }
 
+/// <summary>What a bread still is after a while.</summary>
+public enum Kept
+{
+    Hot,
+    Soft,
+    Crisp,
+
+    /// <summary>None of these any more.</summary>
+    Done,
+}
+
 /// <summary>How long a bread keeps what it has, held so; all from the pan on.</summary>
 /// <param name="Hot">Over 60 °C.</param>
 /// <param name="Warm">Over 40 °C.</param>
@@ -24,6 +35,9 @@ public enum Warmth
 /// <param name="Crisp">Its drier face; nothing where that is soft as it comes off.</param>
 public sealed record HeldIn(HoldIn In, Minutes Hot, Minutes Warm, Minutes Soft, Minutes Crisp)
 {
+    /// <summary>What it still is after so long.</summary>
+    internal Kept After(Minutes time) => time.Value <= Hot.Value ? Kept.Hot : time.Value <= Soft.Value ? Kept.Soft : time.Value <= Crisp.Value ? Kept.Crisp : Kept.Done;
+
     /// <summary>So long it is what the cook wants.</summary>
     public Minutes Keeps(HoldWant want) => want switch { HoldWant.Hot => Hot, HoldWant.Crisp => Crisp, _ => Soft };
 }

@@ -5,6 +5,9 @@ namespace Ystrata.Core.Kitchens;
 /// <summary>Everything the kitchen can reach for, by id. The shipped values come from the csv files beside this one.</summary>
 public sealed class Larder
 {
+    /// <summary>The id of plain water.</summary>
+    public const string Water = Staples.Water;
+
     private readonly Dictionary<string, Ingredient> byId;
     private readonly Lazy<Dictionary<string, string>> byName;
 

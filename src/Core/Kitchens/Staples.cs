@@ -14,9 +14,3 @@ internal static class Staples
     /// <summary>Binders most kitchens have.</summary>
     public static IReadOnlyList<string> Binders { get; } = ["gram-flour-roasted", "oats-rolled", "crumbs-dry"];
 }
-
-/// <summary>What a step, a fold's or a filling's, begins with when a cook adds it. Ids of shipped lines.</summary>
-public sealed record FirstPicks(string Water, string Salt, string Fat, string Sugar, string Binder, string Spice, string Moist, string Seed)
-{
-    public static FirstPicks Shipped { get; } = new(Staples.Water, Staples.Salt, Staples.Ghee, Staples.Sugar, Staples.Binders[0], Staples.Spice, Staples.Moist, Staples.Seed);
-}

@@ -29,6 +29,34 @@ namespace Ystrata.Core.Lamination;
 [JsonDerivedType(typeof(RestStep), "rest")]
 public abstract record FoldStep
 {
+    /// <summary>Every kind of step as a cook would begin it, with the fat and flour already in hand (masses and counts empirical).</summary>
+    internal static IReadOnlyList<FoldStep> Beginnings(BatchSpec spec) =>
+    [
+        BrushStep.Begun(spec),
+        PasteStep.Begun(spec),
+        DustStep.Begun(spec),
+        ScatterStep.Begun(),
+        SeedsStep.Begun(),
+        HalfStep.Begun(),
+        LetterStep.Begun(),
+        GateStep.Begun(),
+        EnvelopeStep.Begun(),
+        AccordionStep.Begun(),
+        EncloseStep.Begun(spec),
+        MatRollStep.Begun(),
+        CoilStep.Begun(),
+        ConeStep.Begun(),
+        StripsStep.Begun(),
+        SlitStep.Begun(),
+        CutLogStep.Begun(),
+        RollStep.Begun(spec),
+        RollLongStep.Begun(spec),
+        PressStep.Begun(spec),
+        StretchStep.Begun(),
+        RestStep.Begun(),
+        PinchStep.Begun(),
+    ];
+
     /// <summary>What it does to the piece.</summary>
     /// <param name="index">Its place in the program, from 0.</param>
     internal abstract Form Apply(Form piece, int index, Kitchen kitchen);

@@ -19,7 +19,7 @@ public sealed record WantedLeaves(int Leaves, Millimetres Leaf, Millimetres Acro
 }
 
 /// <param name="Ball">The ball it takes.</param>
-public sealed record FoundProgram(ComparedProgram Program, Grams Ball);
+public sealed record FoundProgram(ComparedProgram Program, Grams Ball, BallsSpec Balls, RollSpec Roll);
 
 /// <summary>From the leaves wanted to programs that make them.</summary>
 public static class Reverse
@@ -54,7 +54,7 @@ public static class Reverse
                 .Where(c => c is { Fold.Pieces: 1, Roll: not null, TooThin: false } && Near(c, wanted))
                 .OrderBy(c => c.Fold!.Hands.Value)
                 .Take(MostFound)
-                .Select(c => new FoundProgram(c, ball)),
+                .Select(c => new FoundProgram(c, ball, spec.Balls with { By = BallBy.Mass, Mass = ball }, roll)),
         ];
     }
 

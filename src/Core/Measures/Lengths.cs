@@ -19,6 +19,9 @@ public readonly record struct Millimetres(double Value) : IMeasure<Millimetres>
 
     public static Millimetres FromInches(double value) => new(value * MillimetresPerInch);
 
+    /// <summary>Across a bowl that is half a sphere and holds so much: V = ⅔πr³, a millilitre being 1000 mm³.</summary>
+    public static Millimetres AcrossHalfSphere(Millilitres holds) => new(2 * Math.Cbrt(3 * 1000 * holds.Value / (2 * Math.PI)));
+
     public static Millimetres operator +(Millimetres a, Millimetres b) => new(a.Value + b.Value);
 
     public static Millimetres operator *(Millimetres a, double k) => new(a.Value * k);

@@ -8,6 +8,7 @@ namespace Ystrata.Core.Planning;
 /// <param name="Used">What is used up beside the dough.</param>
 /// <param name="Filling">Nothing for a bread that is not stuffed.</param>
 /// <param name="Measures">Spoons for the masses of the spec, by their field.</param>
+/// <param name="NewSteps">Every kind of fold step as a cook would begin it here.</param>
 public sealed record BatchSheet(
     IReadOnlyList<Stage> Stages,
     DoughSheet Dough,
@@ -24,6 +25,7 @@ public sealed record BatchSheet(
     IReadOnlyList<Allergen> Allergens,
     IReadOnlyList<string> Undeclared,
     IReadOnlyDictionary<string, KitchenMeasure> Measures,
+    IReadOnlyList<FoldStep> NewSteps,
     IReadOnlyList<Note> Notes,
     FillingSheet? Filling = null)
 {

@@ -89,6 +89,7 @@ public static class Planner
             [.. inIt.SelectMany(i => i.Allergens).Distinct().Order()],
             [.. inIt.Where(i => i.Undeclared).Select(i => i.Id).Distinct()],
             SpecMeasures.Of(batch),
+            FoldStep.Beginnings(spec),
             [.. advised is null ? Notes().Select(n => Workable(n, batch)) : Notes()],
             filling), off);
 

@@ -237,6 +237,7 @@ public sealed class RunningStove
 
     private StoveSheet Sheet(int now)
     {
+        List<StoveBread> told = [.. breads.Select((_, b) => Bread(b, now))];
         return new(
             new(now),
             new(floor.Table),
@@ -249,9 +250,12 @@ public sealed class RunningStove
             new(now - floor.Last),
             // Where hands wait for a rest, or for an hour still to come, nobody need press anything.
             !floor.Ended && now - floor.Last > LeftOpen && inForce.Hands.Any(h => h.Parts.Count > 0 && h.Parts[0].From.Value <= now),
+            told.Sum(b => b.Done),
+            told.Sum(b => b.Pieces - b.Lost),
+            told.Sum(b => b.Lost),
             [.. Enumerable.Range(0, floor.Gone.Length).Select(Pan)],
             [.. inForce.Hands.Where(h => h.Parts.Count > 0).OrderBy(h => h.Parts[0].From.Value).Take(MostTasks).Select(h => Task(h, now))],
-            [.. breads.Select((_, b) => Bread(b, now))],
+            told,
             [.. ClockStage.Breaches(jobs, inForce)],
             [.. events.Where(e => e.Act is not (StoveAct.Undo or StoveAct.Heat)).TakeLast(MostPast).Reverse().Select(e => new StovePast(e, undone.Contains(e.Id)))]);
     }
@@ -286,7 +290,7 @@ public sealed class RunningStove
         var next = then is null ? null : new StoveNext(then.Bread, then.Pieces[0], then.Laid);
         if (place.On is not { } on)
         {
-            return new(place.Place, null, [], null, null, 0, false, default, 0, false, next);
+            return new(place.Place, null, [], null, null, 0, false, default, 0, false, next, next is null || floor.Gone[place.Pan] ? null : new(StoveAct.Laid, place.Pan, place.Place, next.Bread, next.Number));
         }
 
         var turns = breads[on.Bread].Sheet.Pan.Program.Turns;
@@ -304,7 +308,8 @@ public sealed class RunningStove
             on.Moments.Count > 1 && stay < turns.Count ? turns[stay].Fat : default,
             up > 0 && turns.Count > 0 ? turns[Math.Min(up, turns.Count) - 1].Dark : 0,
             on.Fry,
-            next);
+            next,
+            on.Moments.Count == 1 ? new(StoveAct.Lifted, place.Pan, place.Place, on.Bread, on.Pieces[0] + 1) : new(StoveAct.Turned, place.Pan, place.Place, on.Bread, on.Pieces[0] + 1, Value: on.Turns));
     }
 
     private StoveTask Task(HandSlot slot, int now)
@@ -331,8 +336,17 @@ public sealed class RunningStove
             slot.Parts[^1].To,
             since is { } s ? new(Math.Max(from.Value - s, 0)) : null,
             place is { Bread: not null } && place.Numbers.Contains(slot.Number) ? place.Fat : default,
-            from.Value <= now);
+            from.Value <= now,
+            PressOf(slot));
     }
+
+    private StovePress PressOf(HandSlot slot) => slot.Work switch
+    {
+        ClockWork.Lay or ClockWork.Fry => new(StoveAct.Laid, slot.Pan, slot.Place ?? 0, slot.Bread, slot.Number),
+        ClockWork.Lift => new(StoveAct.Lifted, slot.Pan, slot.Place ?? 0, slot.Bread, slot.Number),
+        ClockWork.Turn => new(StoveAct.Turned, slot.Pan, slot.Place ?? 0, slot.Bread, slot.Number, Value: floor.PlaceOf(slot.Pan, slot.Place)?.On?.Turns ?? 0),
+        var bench => new(StoveAct.Done, Bread: slot.Bread, Number: slot.Number, Work: bench, Value: slot.Chore),
+    };
 
     private StoveBread Bread(int b, int now)
     {

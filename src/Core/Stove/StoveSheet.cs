@@ -1,5 +1,8 @@
 namespace Ystrata.Core.Stove;
 
+/// <summary>What to press once something is done: the event without its hour.</summary>
+public sealed record StovePress(StoveAct Act, int? Pan = null, int? Place = null, int? Bread = null, int? Number = null, ClockWork? Work = null, double? Value = null);
+
 /// <summary>What lies on one place of a pan now; nothing of it when the place is empty.</summary>
 /// <param name="Numbers">Pieces by number; several for a stack.</param>
 /// <param name="Since">Of this stay.</param>
@@ -9,7 +12,8 @@ namespace Ystrata.Core.Stove;
 /// <param name="Fat">That goes under it with the next turn.</param>
 /// <param name="Dark">How dark the face is that is up.</param>
 /// <param name="Next">The piece it gets next; nothing when none is left for it.</param>
-public sealed record StovePlace(int Place, int? Bread, IReadOnlyList<int> Numbers, Seconds? Since, Seconds? Due, int Turns, bool Lift, Grams Fat, double Dark, bool Fry, StoveNext? Next);
+/// <param name="Press">What it waits for; nothing where it waits for nothing.</param>
+public sealed record StovePlace(int Place, int? Bread, IReadOnlyList<int> Numbers, Seconds? Since, Seconds? Due, int Turns, bool Lift, Grams Fat, double Dark, bool Fry, StoveNext? Next, StovePress? Press);
 
 /// <summary>The piece a place waits for.</summary>
 /// <param name="At">When it goes on.</param>
@@ -37,7 +41,8 @@ public sealed record StovePan(int Pan, bool Gone, Celsius? Heat, Celsius Wanted,
 /// <summary>One thing for a hand to do.</summary>
 /// <param name="Rested">How long what it is done to has rested by then; nothing at the pan.</param>
 /// <param name="Fat">That goes with a turn.</param>
-public sealed record StoveTask(int Person, ClockWork Work, int Bread, int Number, int Chore, int? Pan, int? Place, Seconds At, Seconds Until, Seconds? Rested, Grams Fat, bool Under);
+/// <param name="Press">Once it is done.</param>
+public sealed record StoveTask(int Person, ClockWork Work, int Bread, int Number, int Chore, int? Pan, int? Place, Seconds At, Seconds Until, Seconds? Rested, Grams Fat, bool Under, StovePress Press);
 
 public sealed record StovePiece(int Number, PieceAt At, Seconds? Since);
 
@@ -75,6 +80,9 @@ public sealed record StovePast(StoveEvent Event, bool Undone);
 /// <param name="Stuck">No hands or no pans: it cannot go on.</param>
 /// <param name="Tasks">In the order of the hands' work, nearest first.</param>
 /// <param name="Left">Since the last event; long ago when it was left open.</param>
+/// <param name="Done">Pieces that are done.</param>
+/// <param name="ToMake">Pieces that can still be.</param>
+/// <param name="Lost">Pieces nobody will eat.</param>
 /// <param name="Open">True when it was left open for so long that somebody should say whether it goes on.</param>
 public sealed record StoveSheet(
     Seconds Now,
@@ -87,6 +95,9 @@ public sealed record StoveSheet(
     bool Ended,
     Seconds Left,
     bool Open,
+    int Done,
+    int ToMake,
+    int Lost,
     IReadOnlyList<StovePan> Pans,
     IReadOnlyList<StoveTask> Tasks,
     IReadOnlyList<StoveBread> Breads,

@@ -8,7 +8,8 @@ namespace Ystrata.Web.Endpoints;
 /// <summary>The larder and the rules of what goes where: everything a screen needs to offer only what can be worked.</summary>
 /// <param name="Kinds">For each place in a spec, the kinds of ingredient it takes.</param>
 /// <param name="UsualTraits">Of each kind of ingredient, where a line says nothing of its own.</param>
-/// <param name="FirstPicks">What a new step begins with.</param>
+/// <param name="Water">The id of plain water.</param>
+/// <param name="FillingSteps">Every kind of step of a filling as a cook would begin it.</param>
 /// <param name="Limits">For each number in a spec, its range.</param>
 /// <param name="Plain">What a new bread starts from.</param>
 /// <param name="PlainFilling">What a filling starts from.</param>
@@ -33,7 +34,8 @@ public sealed record LarderView(
     IReadOnlyCollection<Ingredient> Ingredients,
     IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds,
     IReadOnlyList<KindTraits> UsualTraits,
-    FirstPicks FirstPicks,
+    string Water,
+    IReadOnlyList<FillingStep> FillingSteps,
     IReadOnlyList<Limit> Limits,
     IReadOnlyList<Limit> LogLimits,
     IReadOnlyList<Limit> ItemLimits,
@@ -90,7 +92,8 @@ public static class LarderEndpoints
         kitchen.Larder.All,
         SpecPlaces.Kinds,
         [.. Enum.GetValues<IngredientKind>().Select(k => new KindTraits(k, Core.Kitchens.UsualTraits.Of(k)))],
-        FirstPicks.Shipped,
+        Larder.Water,
+        FillingStep.Beginnings,
         SpecPlaces.Limits,
         [.. LogCheck.Limits, PacketSpec.EachLimit],
         [.. IngredientCheck.Limits, Units.BoardLimit, Units.FlourCupLimit],

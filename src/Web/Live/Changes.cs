@@ -98,7 +98,8 @@ public sealed class Changes
         }
     }
 
-    private string Mark => string.Create(CultureInfo.InvariantCulture, $"{life}.{last}");
+    /// <summary>The newest change: what is read from now on knows of it and of all before it.</summary>
+    public string Mark => string.Create(CultureInfo.InvariantCulture, $"{life}.{Volatile.Read(ref last)}");
 
     private List<SseItem<string>> Missed(string? after)
     {

@@ -9,7 +9,6 @@
   import { batch } from "./bench/bench.svelte";
   import { keepers } from "./bench/keeper.svelte";
   import { places, takeKey } from "./keys";
-  import X from "@lucide/svelte/icons/x";
   import { untrack } from "svelte";
   import { live } from "./live/live.svelte";
   import { m } from "./paraglide/messages";
@@ -19,7 +18,6 @@
   import { viewOf } from "./words/units";
   import { newest } from "./offline/newest.svelte";
   import { presses } from "./stove/presses.svelte";
-  import { toaster } from "./toast.svelte";
   import { elsewhere } from "./versions/elsewhere.svelte";
 
   // The shelf comes with the page; the other places follow when they are asked for.
@@ -89,7 +87,9 @@
   });
   // First what lies on the bench: what was left by pages that are gone has waited already.
   const AFTER_THE_FIRST_MS = 300;
+  let settled = $state(false);
   setTimeout(() => {
+    settled = true;
     keepers.bringBack();
     presses.bringBack();
   }, AFTER_THE_FIRST_MS);
@@ -168,25 +168,7 @@
   {/if}
 </BitsConfig>
 
-<div class="pointer-events-none fixed inset-x-0 bottom-4 z-50 grid place-items-center px-4" role="status">
-  {#if toaster.now}
-    <div
-      class="pointer-events-auto flex min-h-14 items-center gap-3 rounded-xl border-2 bg-ink px-4 py-1.5 text-white shadow-lg {toaster.now
-        .trouble
-        ? 'border-ghee'
-        : 'border-ink'}"
-      data-testid="toast"
-      data-trouble={toaster.now.trouble ? "" : undefined}
-    >
-      <span>{toaster.now.trouble ? "▲ " : ""}{toaster.now.text}</span>
-      {#if toaster.now.trouble || toaster.now.undo}<button
-          class="grid size-11 place-items-center"
-          aria-label={m.close()}
-          onclick={() => toaster.close()}><X size={20} aria-hidden="true" /></button
-        >{/if}
-      {#if toaster.now.undo}
-        <button class="min-h-11 px-2 font-head font-bold text-ghee underline" onclick={() => void toaster.undo()}>{m.undo()}</button>
-      {/if}
-    </div>
-  {/if}
-</div>
+<!-- What is told at the foot of the page follows a moment after it, so that it is there before anything is. -->
+{#if settled}
+  {#await import("./parts/Toasts.svelte") then { default: Toasts }}<Toasts />{/await}
+{/if}

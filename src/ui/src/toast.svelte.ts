@@ -1,36 +1,39 @@
 import { m } from "./paraglide/messages";
 import type { Answer, Trouble } from "./api/call";
+import { newId } from "./ids";
 import { troubleWords } from "./words/trouble";
 
-interface Toast {
+export interface Toast {
+  id: string;
   text: string;
-  /** It tells of something that went wrong, and stays until it is closed. */
-  trouble?: boolean;
-  undo?: () => void | Promise<void>;
+  /** It tells of something that went wrong. */
+  trouble: boolean;
+  /** Until it is put away: what went wrong, and a way back. Nobody is to race a clock with floury hands. */
+  stays: boolean;
+  undo: (() => void | Promise<void>) | undefined;
 }
 
-const LASTS_MS = 10_000;
-
-/** One line at the foot of the screen, with a way back where there is one. */
+/** One line at the foot of the screen, with a way back where there is one. How it comes and goes is the library's (`parts/Toasts.svelte`). */
 class Toaster {
+  readonly lastsMs = 10_000;
   now = $state.raw<Toast | null>(null);
-  private timer: ReturnType<typeof setTimeout> | undefined;
 
   say(text: string, undo?: Toast["undo"]): void {
-    clearTimeout(this.timer);
-    this.now = undo ? { text, undo } : { text };
-    // A way back stays until it is taken or put away: nobody is to race a clock with floury hands.
-    if (!undo) this.timer = setTimeout(() => (this.now = null), LASTS_MS);
+    this.now = { id: newId(), text, trouble: false, stays: undo !== undefined, undo };
   }
 
   /** What went wrong with something that was pressed, and what to do. */
   trouble(what: string, trouble: Trouble): void {
-    clearTimeout(this.timer);
-    this.now = { text: m.not_done({ what, why: troubleWords(trouble) }), trouble: true };
+    this.now = { id: newId(), text: m.not_done({ what, why: troubleWords(trouble) }), trouble: true, stays: true, undo: undefined };
   }
 
   close(): void {
     this.now = null;
+  }
+
+  /** This one has gone by itself. */
+  over(id: string): void {
+    if (this.now?.id === id) this.now = null;
   }
 
   async undo(): Promise<void> {

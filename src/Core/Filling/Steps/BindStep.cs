@@ -3,6 +3,8 @@ namespace Ystrata.Core.Filling;
 /// <summary>Something dry that drinks what is free.</summary>
 public sealed record BindStep(string Binder, Grams Mass) : FillingStep
 {
+    internal static BindStep Begun() => new(Staples.Binders[0], new(15));
+
     // A flour drinks like semolina (models.md E).
     private const double FlourDrinks = 1.0;
 

@@ -2,6 +2,8 @@ namespace Ystrata.Core.Filling;
 
 public sealed record BoilStep(Minutes Time) : FillingStep
 {
+    internal static BoilStep Begun() => new(new Minutes(15));
+
     // Minutes to two thirds of what it drinks at 100 °C; so many degrees less take twice as long (both empirical).
     private const double BoilTime = 25, Twice = 10;
 

@@ -4,6 +4,8 @@ namespace Ystrata.Core.Filling;
 /// <param name="Trays">Shared among so many; the more, the less deep it lies.</param>
 public sealed record CoolStep(Minutes Time, RestPlace Place, int Trays = 1) : FillingStep
 {
+    internal static CoolStep Begun() => new(new(40), RestPlace.Room);
+
     public const int MostTrays = 40;
 
     internal override FillingRow Work(FillingState now, FillingAt at)

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Filling;
 /// <summary>Something wet or fat for a filling that crumbles.</summary>
 public sealed record MoistenStep(string Item, Grams Mass) : FillingStep
 {
+    internal static MoistenStep Begun() => new(Staples.Moist, new(20));
+
     internal override FillingRow Work(FillingState now, FillingAt at) => FillingRow.Put(now, FillingState.Made(at.Kitchen[Item], Mass) with { Holds = default });
 
     internal override FillingInput? Input(FillingRow row, string at) => new(at + ".mass", Item, Mass);

@@ -2,6 +2,8 @@ namespace Ystrata.Core.Filling;
 
 public sealed record PressureStep(Minutes Time) : FillingStep
 {
+    internal static PressureStep Begun() => new(new Minutes(15));
+
     // Minutes to two thirds of what it drinks (empirical).
     private const double PressureTime = 6;
 

@@ -4,6 +4,8 @@ namespace Ystrata.Core.Filling;
 /// <param name="Share">Percent of what is salted.</param>
 public sealed record SaltStep(string Salt, Percent Share, Minutes Time) : FillingStep
 {
+    internal static SaltStep Begun() => new(Staples.Salt, new(1.5), new(15));
+
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var salted = now + FillingState.Made(at.Kitchen[Salt], now.Mass * Share.Fraction) with { Holds = default, Grain = default, Temperature = now.Temperature };

@@ -5,6 +5,8 @@ namespace Ystrata.Core.Filling;
 /// <param name="To">Until it weighs so much, however long that takes; nothing for a fixed time.</param>
 public sealed record SauteStep(Minutes Time, Millimetres Pan, string Fat, Grams FatMass, Grams? To = null, Flame Flame = Flame.Medium) : FillingStep
 {
+    internal static SauteStep Begun() => new(new(10), new(240), Staples.Ghee, new(10));
+
     internal override FillingRow Work(FillingState now, FillingAt at)
     {
         var fat = FillingState.Made(at.Kitchen[Fat], FatMass);

@@ -2,6 +2,8 @@ namespace Ystrata.Core.Filling;
 
 public sealed record SeasonStep(string Item, Grams Mass) : FillingStep
 {
+    internal static SeasonStep Begun() => new(Staples.Spice, new(5));
+
     // Spice and herbs keep their own water.
     internal override FillingRow Work(FillingState now, FillingAt at)
     {

@@ -2,6 +2,8 @@ namespace Ystrata.Core.Filling;
 
 public sealed record SoakStep(Minutes Time) : FillingStep
 {
+    internal static SoakStep Begun() => new(new Minutes(240));
+
     // Dry things drink up to this share of what they hold; minutes to two thirds of it (empirical).
     private const double SoakedTo = 0.6, SoakTime = 150;
 

@@ -10,6 +10,8 @@ public enum SqueezeBy
 
 public sealed record SqueezeStep(SqueezeBy By) : FillingStep
 {
+    internal static SqueezeStep Begun() => new(SqueezeBy.Cloth);
+
     // A hand presses half as much out of cells as a cloth (models.md E).
     private const double HandShare = 0.5;
 

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Filling;
 /// <summary>Sugar melted into it and stirred until it leaves the side of the pan.</summary>
 public sealed record SweetenStep(string Sugar, Grams Mass, Minutes Time, Millimetres Pan, Flame Flame = Flame.Medium) : FillingStep
 {
+    internal static SweetenStep Begun() => new(Staples.Sugar, new(100), new(10), new(240));
+
     // Melted sugar takes water that the solids held, g/g (empirical).
     private const double SugarSlackens = 0.15;
 

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Pleats laid flat: top on top and back on back by turns.</summary>
 public sealed record AccordionStep(int Pleats, FoldWay Way = FoldWay.Across) : FoldStep
 {
+    internal static AccordionStep Begun() => new(12);
+
     internal override bool NeedsGluten => true;
 
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);

@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Rim">Left bare all round; nothing when it goes to the very edge.</param>
 public sealed record BrushStep(string Fat, Grams Mass, LaidOn On = LaidOn.Top, Millimetres? Rim = null) : FoldStep
 {
+    internal static BrushStep Begun(BatchSpec spec) => new(spec.Sheet.Fat, new(2));
+
     /// <summary>No step lays less of anything, g (empirical).</summary>
     internal const double LeastLaid = 0.1;
 

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Wind a rope flat upon itself, or a strip on its edge, and press it.</summary>
 public sealed record CoilStep : FoldStep
 {
+    internal static CoilStep Begun() => new();
+
     // D = √(4Rd/π): a rope lies flat and covers R · d; a strip of thickness d stands on its edge and covers as much.
     internal override bool NeedsGluten => true;
 

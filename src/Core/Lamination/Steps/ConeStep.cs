@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>One cut to the centre, wound round, the point pushed in: back on top all along.</summary>
 public sealed record ConeStep(int Turns) : FoldStep
 {
+    internal static ConeStep Begun() => new(5);
+
     internal override bool NeedsGluten => true;
 
     internal override Form Apply(Form piece, int index, Kitchen kitchen)

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Cut the rolled log across and set each slice on its cut face.</summary>
 public sealed record CutLogStep(int Slices) : FoldStep
 {
+    internal static CutLogStep Begun() => new(4);
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen)
     {
         var rope = piece.Rope!;

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Sprinkle flour or starch over the face that is up.</summary>
 public sealed record DustStep(string Flour, Grams Mass) : FoldStep
 {
+    internal static DustStep Begun(BatchSpec spec) => new(spec.Sheet.Dust, new(0.5));
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Coated(Coat.OfDust(Mass, piece.Area));
 
     internal override HandUse? Hands => new(HandWork.Dust);

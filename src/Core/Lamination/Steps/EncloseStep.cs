@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Mass">Of the fat.</param>
 public sealed record EncloseStep(string Fat, Grams Mass, string Flour, Grams FlourMass) : FoldStep
 {
+    internal static EncloseStep Begun(BatchSpec spec) => new(spec.Sheet.Fat, new(10), spec.Sheet.Dust, new(16));
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) =>
         piece.Coated(Coat.OfPaste(Mass, kitchen[Fat], FlourMass, piece.Area)).Halved(Creases(piece), FoldWay.Across, index);
 

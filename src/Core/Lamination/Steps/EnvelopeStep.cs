@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Overlap">True when opposite sides lie over each other in thirds, false when they just meet.</param>
 public sealed record EnvelopeStep(bool Overlap) : FoldStep
 {
+    internal static EnvelopeStep Begun() => new(Overlap: false);
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);
 
     internal override int Copies(Form piece) => Overlap ? 9 : 4;

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Two quarters in, to meet in the middle.</summary>
 public sealed record GateStep(FoldWay Way = FoldWay.Across) : FoldStep
 {
+    internal static GateStep Begun() => new();
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);
 
     internal override int Copies(Form piece) => 2;

@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Way">A round and a wedge have but one.</param>
 public sealed record HalfStep(FoldWay Way = FoldWay.Across) : FoldStep
 {
+    internal static HalfStep Begun() => new();
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Halved(Creases(piece), Way, index);
 
     internal override int Copies(Form piece) => 2;

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Two thirds over one: a top on a top, then a top on a back.</summary>
 public sealed record LetterStep(FoldWay Way = FoldWay.Across) : FoldStep
 {
+    internal static LetterStep Begun() => new();
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Creased(Creases(piece), index);
 
     internal override int Copies(Form piece) => 3;

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Roll up like a mat into a rope: top on back all along.</summary>
 public sealed record MatRollStep : FoldStep
 {
+    internal static MatRollStep Begun() => new();
+
     // A rope cut across: the lower windings lie as they were rolled, the upper ones are turned over.
     internal override bool NeedsGluten => true;
 

@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Mass">Of the fat.</param>
 public sealed record PasteStep(string Fat, Grams Mass, string Flour, Grams FlourMass) : FoldStep
 {
+    internal static PasteStep Begun(BatchSpec spec) => new(spec.Sheet.Fat, new(4), spec.Sheet.Dust, new(3));
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen) => piece.Coated(Coat.OfPaste(Mass, kitchen[Fat], FlourMass, piece.Area));
 
     internal override HandUse? Hands => new(HandWork.Paste);

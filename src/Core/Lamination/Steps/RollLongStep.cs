@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Roll out to a rectangle. Sides too short for the piece are kept in proportion and made long enough.</summary>
 public sealed record RollLongStep(Millimetres Length, Millimetres Width) : FoldStep
 {
+    internal static RollLongStep Begun(BatchSpec spec) => new(spec.Sheet.Diameter, new(Math.Round(spec.Sheet.Diameter.Value * 0.6)));
+
     internal override Form Apply(Form piece, int index, Kitchen kitchen)
     {
         var flat = Winding.Flattened(piece);

@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Grain">Of the largest bits.</param>
 public sealed record ScatterStep(string Item, Grams Mass, Millimetres Grain) : FoldStep
 {
+    internal static ScatterStep Begun() => new(Staples.Seed, new(0.5), new(1));
+
     // Bits this many times a leaf tear it (models.md E has the same for lumps and walls; empirical).
     private const double GrainPerLeaf = 1.5;
 

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Parallel cuts that stop short of the edge.</summary>
 public sealed record SlitStep(int Ribbons) : FoldStep
 {
+    internal static SlitStep Begun() => new(16);
+
     // Cuts stop short of the edge, share of the length.
     private const double StopsAt = 0.88;
 

@@ -3,6 +3,8 @@ namespace Ystrata.Core.Lamination;
 /// <summary>Pull a sheet or rope to so many times its length; the other two sides give alike.</summary>
 public sealed record StretchStep(double Times) : FoldStep
 {
+    internal static StretchStep Begun() => new(1.5);
+
     internal override bool NeedsGluten => true;
 
     internal override Form Apply(Form piece, int index, Kitchen kitchen)

@@ -4,6 +4,8 @@ namespace Ystrata.Core.Lamination;
 /// <param name="Gathered">True when they are laid on each other, false when each is a piece of its own.</param>
 public sealed record StripsStep(int Count, bool Gathered) : FoldStep
 {
+    internal static StripsStep Begun() => new(8, Gathered: true);
+
     internal override bool NeedsGluten => true;
 
     internal override Form Apply(Form piece, int index, Kitchen kitchen)

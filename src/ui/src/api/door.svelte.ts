@@ -1,3 +1,4 @@
+import { live } from "../live/live.svelte";
 import { storage } from "../storage.svelte";
 import type { DoorView } from "./types";
 
@@ -31,6 +32,7 @@ class Door {
   async send(request: Request, signal: AbortSignal): Promise<Response> {
     if (request.method !== "GET") request.headers.set(HEADER, await this.token());
     const answer = await fetch(request, { signal });
+    live.readAt(answer.headers.get("X-Ystrata-Mark"));
     if (answer.status === 401) this.outside = true;
     if (answer.status !== 403 || !(await isNotFromHere(answer.clone()))) return answer;
     this.view = null;

@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a batch becomes when one figure of its ledger is given and others give way; keeps nothing. */
+        post: operations["moveInLedger"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compare": {
         parameters: {
             query?: never;
@@ -1408,6 +1425,8 @@ export interface components {
             lightest: components["schemas"]["Grams"];
             /** @description Heaviest ball within tolerance. */
             heaviest: components["schemas"]["Grams"];
+            /** @description Grams either way that are within tolerance. */
+            within: components["schemas"]["Grams"];
             /** @description The ball as a sphere. */
             across: components["schemas"]["Millimetres"];
             /** @description Dough thickness of the finished round, raw. */
@@ -1476,6 +1495,8 @@ export interface components {
             measures: {
                 [key: string]: components["schemas"]["KitchenMeasure"];
             };
+            /** @description Every kind of fold step as a cook would begin it here. */
+            newSteps: components["schemas"]["FoldStep"][];
             notes: components["schemas"]["Note"][];
             filling: null | components["schemas"]["FillingSheet"];
             /** @description What could be found wrong with it at the table, the likeliest first. */
@@ -1699,6 +1720,8 @@ export interface components {
             rests: components["schemas"]["RestSlot"][];
             pieces: components["schemas"]["PieceLife"][];
             stages: components["schemas"]["StageTime"][];
+            /** @description What the oldest piece still is when the last is done. */
+            oldest: components["schemas"]["Kept"];
             report: components["schemas"]["ClockReport"];
         };
         /** @description Who and what there is for one service. */
@@ -2181,7 +2204,7 @@ export interface components {
          * @enum {unknown}
          */
         Feel: "firm" | "medium" | "soft" | "verySoft" | "batter";
-        /** @description Where one feel ends and the next begins, points of flour from the target (models.md B). */
+        /** @description Where one feel ends and the next begins in this mix (models.md B): hydrations, percent of flour. */
         FeelMarks: {
             stiff: components["schemas"]["Percent"];
             firm: components["schemas"]["Percent"];
@@ -2508,17 +2531,6 @@ export interface components {
              * @description That come apart after it.
              */
             leaves: number;
-        };
-        /** @description What a step, a fold's or a filling's, begins with when a cook adds it. Ids of shipped lines. */
-        FirstPicks: {
-            water: string;
-            salt: string;
-            fat: string;
-            sugar: string;
-            binder: string;
-            spice: string;
-            moist: string;
-            seed: string;
         };
         FirstSheet: {
             diameter: components["schemas"]["Millimetres"];
@@ -2903,6 +2915,8 @@ export interface components {
             program: components["schemas"]["ComparedProgram"];
             /** @description The ball it takes. */
             ball: components["schemas"]["Grams"];
+            balls: components["schemas"]["BallsSpec"];
+            roll: components["schemas"]["RollSpec"];
         };
         /** @description A bread or batch at a glance: what the shelf shows. */
         Glance: {
@@ -2949,6 +2963,11 @@ export interface components {
             /** Format: int32 */
             place: null | number;
             parts: components["schemas"]["Stretch"][];
+            /**
+             * Format: int32
+             * @description The piece it is done to, from 1: the first that a ball becomes; nothing before there are balls.
+             */
+            piece?: null | number;
         };
         /** @description One kind of hand work and its times. */
         HandTime: {
@@ -3104,6 +3123,11 @@ export interface components {
             littleRoom: boolean;
             elsewhere: null | components["schemas"]["ElsewhereView"];
         };
+        /**
+         * @description What a bread still is after a while.
+         * @enum {unknown}
+         */
+        Kept: "hot" | "soft" | "crisp" | "done";
         /** @description kcal */
         Kilocalories: number;
         /** @description What a line of a kind usually is, where nobody has said. */
@@ -3162,8 +3186,10 @@ export interface components {
             };
             /** @description Of each kind of ingredient, where a line says nothing of its own. */
             usualTraits: components["schemas"]["KindTraits"][];
-            /** @description What a new step begins with. */
-            firstPicks: components["schemas"]["FirstPicks"];
+            /** @description The id of plain water. */
+            water: string;
+            /** @description Every kind of step of a filling as a cook would begin it. */
+            fillingSteps: components["schemas"]["FillingStep"][];
             /** @description For each number in a spec, its range. */
             limits: components["schemas"]["Limit"][];
             /** @description For each number in a log entry or of a packet, its range. */
@@ -3293,6 +3319,120 @@ export interface components {
             leaves: number;
             /** Format: int32 */
             judged: number;
+        };
+        /** @description A move in the ledger of a dough, and the batch it is made on. */
+        LedgerBody: {
+            spec: components["schemas"]["BatchSpec"];
+            move: components["schemas"]["LedgerMove"];
+            stands?: null | components["schemas"]["BatchSpec"];
+        };
+        /** @description What a cook does in the ledger of a dough where one figure given makes another give way. Every figure that was not meant stays as it is at that moment. */
+        LedgerMove: components["schemas"]["LedgerMoveAskMove"] | components["schemas"]["LedgerMoveBallMove"] | components["schemas"]["LedgerMoveBallByMove"] | components["schemas"]["LedgerMovePiecesMove"] | components["schemas"]["LedgerMoveWaterMove"] | components["schemas"]["LedgerMoveWeighMove"] | components["schemas"]["LedgerMoveShareMove"] | components["schemas"]["LedgerMovePinMove"] | components["schemas"]["LedgerMoveSwapMove"] | components["schemas"]["LedgerMoveDropMove"] | components["schemas"]["LedgerMoveAddMove"];
+        /** @description One more line, with as much of it as a cook would begin with (empirical): a quarter as much as the first flour, a tenth of the flour of a liquid, a hundredth of anything else. */
+        LedgerMoveAddMove: {
+            /** @enum {string} */
+            kind?: "add";
+            /** @description A flour, a liquid or an addition: of fat and salt there is one. */
+            part: components["schemas"]["DoughPart"];
+            id: string;
+        };
+        /** @description Another figure is fixed from here on; all figures are what they are. */
+        LedgerMoveAskMove: {
+            /** @enum {string} */
+            kind?: "ask";
+            question: components["schemas"]["Question"];
+        };
+        /** @description The ball is fixed by its mass or by its round; both agree at that moment. */
+        LedgerMoveBallByMove: {
+            /** @enum {string} */
+            kind?: "ballBy";
+            by: components["schemas"]["BallBy"];
+        };
+        /** @description The ball, its round or the ladle is given: how many there are follows from here on. */
+        LedgerMoveBallMove: {
+            /** @enum {string} */
+            kind?: "ball";
+            /** @description g */
+            mass?: number;
+            /** @description mm */
+            thickness?: number;
+            /** @description ml */
+            ladle?: number;
+        };
+        /** @description A line is taken out. When it made up the rest of the water, another liquid does from here on. What a dough cannot do without stays. */
+        LedgerMoveDropMove: {
+            /** @enum {string} */
+            kind?: "drop";
+            part: components["schemas"]["DoughPart"];
+            /**
+             * Format: int32
+             * @description Its place among those of its part.
+             */
+            index: number;
+        };
+        /** @description From flour or liquid at hand: as many pieces as there are now, whose ball follows. */
+        LedgerMovePiecesMove: {
+            /** @enum {string} */
+            kind?: "pieces";
+        };
+        /** @description The pin of a line: what was fixed follows, what followed is fixed as it is. */
+        LedgerMovePinMove: {
+            /** @enum {string} */
+            kind?: "pin";
+            part: components["schemas"]["DoughPart"];
+            /**
+             * Format: int32
+             * @description Its place among those of its part.
+             */
+            index: number;
+        };
+        /** @description A percent of flour was given for a line; of a flour, its percent of all flours. */
+        LedgerMoveShareMove: {
+            /** @enum {string} */
+            kind?: "share";
+            share: components["schemas"]["Percent"];
+            part: components["schemas"]["DoughPart"];
+            /**
+             * Format: int32
+             * @description Its place among those of its part.
+             */
+            index: number;
+        };
+        /** @description Something else in a line's place: another fat at equal fat, another puree as thick as the larder's. */
+        LedgerMoveSwapMove: {
+            /** @enum {string} */
+            kind?: "swap";
+            id: string;
+            part: components["schemas"]["DoughPart"];
+            /**
+             * Format: int32
+             * @description Its place among those of its part.
+             */
+            index: number;
+        };
+        /** @description What sets the water. With everything as poured each liquid keeps its grams; else one makes up the rest. */
+        LedgerMoveWaterMove: {
+            /** @enum {string} */
+            kind?: "water";
+            by: components["schemas"]["WaterBy"];
+        };
+        /** @description A mass was given for a line: it is what the cook has, so all else gives way. */
+        LedgerMoveWeighMove: {
+            /** @enum {string} */
+            kind?: "weigh";
+            /** @description In each bowl. */
+            mass: components["schemas"]["Grams"];
+            /**
+             * Format: double
+             * @description It was measured in cups of which nobody has said how they are filled: what was taken for that.
+             */
+            packing?: null | number;
+            part: components["schemas"]["DoughPart"];
+            /**
+             * Format: int32
+             * @description Its place among those of its part.
+             */
+            index: number;
         };
         /** @enum {unknown} */
         LengthUnit: "centimetres" | "inches";
@@ -3961,6 +4101,8 @@ export interface components {
             measure: null | components["schemas"]["KitchenMeasure"];
             /** @description Fixed by the cook as a mass; all else gives way. */
             pinned: boolean;
+            /** @description A dough can do without it. */
+            mayGo: boolean;
             brings: components["schemas"]["Brings"];
         };
         /** @description How a batter of so much water lies where it is poured. */
@@ -3969,6 +4111,8 @@ export interface components {
             byItself: components["schemas"]["Millimetres"];
             /** @description Spread thinner it sticks and tears; thicker it runs on, or stays raw inside. */
             good: components["schemas"]["RangeOfMillimetres"];
+            /** @description Across the ladle that holds one piece: a half sphere. */
+            ladle: components["schemas"]["Millimetres"];
         };
         /**
          * @description How a cup of powder was filled; it changes what the cup weighs.
@@ -4290,6 +4434,11 @@ export interface components {
          * @enum {unknown}
          */
         QuantityName: "across" | "add" | "after" | "already" | "apart" | "asked" | "back" | "ball" | "boils" | "balls" | "best" | "core" | "crisp" | "cue" | "depth" | "count" | "covers" | "dark" | "dough" | "dust" | "fat" | "film" | "first" | "flame" | "free" | "fused" | "gap" | "grain" | "heat" | "hot" | "hydration" | "inside" | "lacks" | "ladle" | "leaf" | "least" | "leaves" | "left" | "limit" | "longest" | "lost" | "mass" | "mean" | "more" | "most" | "needed" | "of" | "off" | "one" | "open" | "opens" | "over" | "pale" | "pan" | "passed" | "patchy" | "piece" | "pieces" | "rest" | "right" | "rings" | "risk" | "rollTo" | "room" | "salt" | "share" | "smoke" | "soft" | "spoon" | "spread" | "stayed" | "step" | "sugar" | "then" | "thickness" | "thinnest" | "time" | "times" | "trays" | "together" | "turns" | "under" | "used" | "wall" | "wanted" | "warm" | "water";
+        /**
+         * @description The figures a batch can be asked by: those it can start from, and rounds, which are pieces whose ball is fixed by its round.
+         * @enum {unknown}
+         */
+        Question: "pieces" | "rounds" | "flour" | "liquid" | "filling" | "people";
         /** @description A stretch in which a figure is good. */
         RangeOfCelsius: {
             least: components["schemas"]["Celsius"];
@@ -4788,6 +4937,13 @@ export interface components {
             id: string;
             mass: components["schemas"]["Grams"];
             part: components["schemas"]["CostPart"];
+            /** @description g */
+            each?: number;
+            /**
+             * Format: int32
+             * @description How many balls or pieces take it.
+             */
+            times?: null | number;
         };
         /** @description cm² */
         SquareCentimetres: number;
@@ -4946,6 +5102,12 @@ export interface components {
         StartBy: "pieces" | "flour" | "liquid" | "filling" | "people";
         /** @description Every figure a batch could start from, as it follows: switching to it changes nothing. */
         StartSheet: {
+            /** @description The figure that is fixed now. */
+            question: components["schemas"]["Question"];
+            /** @description The dough is fixed, by flour or liquid at hand. */
+            fromBowl: boolean;
+            /** @description Dough and pieces are fixed, and the ball follows. */
+            ballFollows: boolean;
             /** Format: int32 */
             pieces: number;
             /** @description One ball, or ladleful, as planned. */
@@ -5155,6 +5317,22 @@ export interface components {
             dark: number;
             fry: boolean;
             next: null | components["schemas"]["StoveNext"];
+            press: null | components["schemas"]["StovePress"];
+        };
+        /** @description What to press once something is done: the event without its hour. */
+        StovePress: {
+            act: components["schemas"]["StoveAct"];
+            /** Format: int32 */
+            pan?: null | number;
+            /** Format: int32 */
+            place?: null | number;
+            /** Format: int32 */
+            bread?: null | number;
+            /** Format: int32 */
+            number?: null | number;
+            work?: null | components["schemas"]["ClockWork"];
+            /** Format: double */
+            value?: null | number;
         };
         /** @description A press that cannot be. */
         StoveProblem: {
@@ -5193,6 +5371,21 @@ export interface components {
             left: components["schemas"]["Seconds"];
             /** @description True when it was left open for so long that somebody should say whether it goes on. */
             open: boolean;
+            /**
+             * Format: int32
+             * @description Pieces that are done.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Pieces that can still be.
+             */
+            toMake: number;
+            /**
+             * Format: int32
+             * @description Pieces nobody will eat.
+             */
+            lost: number;
             pans: components["schemas"]["StovePan"][];
             /** @description In the order of the hands' work, nearest first. */
             tasks: components["schemas"]["StoveTask"][];
@@ -5221,6 +5414,8 @@ export interface components {
             /** @description That goes with a turn. */
             fat: components["schemas"]["Grams"];
             under: boolean;
+            /** @description Once it is done. */
+            press: components["schemas"]["StovePress"];
         };
         /** @description What spoils, how long it has stood warm, and what is left of its budget (models.md F): right, running out, over the usual limit, to be thrown away. */
         StoveWarm: {
@@ -5323,6 +5518,11 @@ export interface components {
             balls: components["schemas"]["TrayBall"][];
             /** @description What each ball should weigh: the whole dough, less the small one, over the others; twice that for pairs. */
             each: components["schemas"]["Grams"];
+            /**
+             * Format: int32
+             * @description Balls on the tray once all is divided.
+             */
+            toWeigh: number;
             /**
              * Format: int32
              * @description Balls still to divide.
@@ -5565,6 +5765,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    moveInLedger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LedgerBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchSpec"];
                 };
             };
             /** @description Bad Request */

@@ -1,7 +1,7 @@
 import { replace, router } from "svelte-spa-router";
 import { call, type Trouble } from "../api/call";
 import { api } from "../api/client";
-import type { BatchSheet, BatchSpec, BatchView, BreadView, ClockView, Refusal, Stage } from "../api/types";
+import type { BatchSheet, BatchSpec, BatchView, BreadView, ClockView, LedgerMove, Refusal, Stage } from "../api/types";
 import { newId } from "../ids";
 import { onTheBench, standOf, type Figures } from "./drawer";
 import { type Differs, type Keeper, type Keeping, keepers } from "./keeper.svelte";
@@ -19,6 +19,9 @@ const HALF_HOUR_MS = 1800_000;
 
 /** A table most breads can still be made for: a half hour some four hours off. */
 const nextTable = () => new Date(Math.ceil((Date.now() + USUAL_AHEAD_MS) / HALF_HOUR_MS) * HALF_HOUR_MS).toISOString();
+
+/** Something pressed that goes by figures of the sheet. @property of Names what is changed: of several that wait, only the newest of one thing is made. */
+type Pressed = { of: string | undefined } & ({ to: (sheet: BatchSheet) => void } | { move: LedgerMove });
 
 /**
  * The batch on the bench. Every change is planned and drawn at once and kept a moment later by the batch's own keeper: one request of each
@@ -92,7 +95,9 @@ class Bench {
   private planAgain = false;
   private planRun: Promise<void> = Promise.resolve();
   /** Presses that go by figures of the sheet, until the sheet is that of the spec as it stands. */
-  private pressed: { to: (sheet: BatchSheet) => void; of: string | undefined }[] = [];
+  private pressed: Pressed[] = [];
+  /** Counts the changes, so that what was asked of older figures is asked again. */
+  private revision = 0;
 
   /** Begins a batch of a bread; it is kept with its first change. */
   begin(bread: Pick<BreadView, "name" | "spec"> & { id: string | null }): void {
@@ -127,6 +132,7 @@ class Bench {
   /** Every change of a figure or the name goes through here. */
   change(to: () => void): void {
     to();
+    this.revision++;
     this.shown = null;
     this.keeper?.changed(this.figures());
     this.remember();
@@ -154,22 +160,58 @@ class Bench {
    * @param of Names what is changed: of several that wait, only the newest of one thing is made.
    */
   changeBy(to: (sheet: BatchSheet) => void, of?: string): void {
-    if (!this.sheet) return;
-    const at = of === undefined ? -1 : this.pressed.findIndex((p) => p.of === of);
-    if (at >= 0) this.pressed[at] = { to, of };
-    else this.pressed.push({ to, of });
-    if (!this.planning) this.makeNext();
+    this.press({ to, of });
   }
 
-  private makeNext(): void {
-    const { sheet } = this;
-    const next = sheet && this.pressed.shift();
-    if (next) this.change(() => next.to(sheet));
+  /** A figure of the ledger is given, and others give way: which, and to what, the kitchen says. While it is away the move waits. */
+  move(move: LedgerMove, of?: string): void {
+    this.press({ move, of });
+  }
+
+  private press(pressed: Pressed): void {
+    if (!this.sheet) return;
+    const at = pressed.of === undefined ? -1 : this.pressed.findIndex((p) => p.of === pressed.of);
+    if (at >= 0) this.pressed[at] = pressed;
+    else this.pressed.push(pressed);
+    if (!this.planning) this.planRun = this.plan(false);
+  }
+
+  // What is pressed while the answer to a move is on its way comes first: the move is then asked for anew. @returns whether the kitchen answered
+  private async makeNext(): Promise<boolean> {
+    const { sheet, spec, keeper, revision } = this;
+    const next = this.pressed[0];
+    if (!sheet || !spec || !next) {
+      this.pressed = [];
+      return true;
+    }
+    if ("to" in next) {
+      this.pressed.shift();
+      this.change(() => next.to(sheet));
+      return true;
+    }
+    const { data, trouble } = await this.asked(next.move, $state.snapshot(spec));
+    if (this.keeper !== keeper || this.revision !== revision || this.pressed[0] !== next) return true;
+    if (trouble && trouble.kind !== "refused") {
+      this.trouble = trouble;
+      return false;
+    }
+    this.pressed.shift();
+    if (data) {
+      const { start, dough, balls, ladle } = data;
+      this.change(() => Object.assign(spec, { start, dough, balls, ladle }));
+    }
+    if (trouble?.kind === "refused") this.unworkable = trouble.refusals;
+    return true;
+  }
+
+  private asked(move: LedgerMove, spec: BatchSpec) {
+    const stands = this.planned ?? this.keeper?.good;
+    return call(() => api.POST("/api/ledger", { body: { spec, move, ...(stands && { stands }) } }));
   }
 
   /** Sees to it that the kitchen has these very figures. @returns whether it has */
   async keep(): Promise<boolean> {
-    while (this.pressed.length > 0) await this.planRun;
+    while (this.pressed.length > 0 && !this.trouble) await this.planRun;
     return (await this.keeper?.keep()) ?? false;
   }
 
@@ -189,9 +231,8 @@ class Bench {
   }
 
   private lay(keeper: Keeper): void {
-    // What was pressed on the batch before is still its own.
-    while (this.sheet && this.pressed.length > 0) this.makeNext();
-    this.pressed = [];
+    if (this.keeper) this.leave(this.keeper);
+    this.revision++;
     if (this.keeper) this.keeper.onknown = this.keeper.onfigures = undefined;
     this.keeper = keeper;
     keeper.onknown = (id) => {
@@ -210,9 +251,26 @@ class Bench {
     this.planRun = this.plan();
   }
 
+  // What was pressed on a batch that leaves the bench is still its own.
+  private leave(keeper: Keeper): void {
+    const { sheet, pressed } = this;
+    this.pressed = [];
+    const waits = async () => {
+      for (const next of pressed) {
+        const figures = structuredClone(keeper.figures);
+        if ("to" in next) continue;
+        const { data } = await this.asked(next.move, figures.spec);
+        if (data) keeper.changed({ ...figures, spec: data });
+      }
+    };
+    for (const next of pressed) if ("to" in next && sheet) this.change(() => next.to(sheet));
+    void waits();
+  }
+
   // The figures on the bench give way to what the keeper has now; the bench stays as it is until they are worked out.
   private takeUp(keeper: Keeper, elsewhere: boolean): void {
     Object.assign(this, structuredClone(keeper.figures));
+    this.revision++;
     this.shown = null;
     this.remember();
     if (elsewhere) this.takenUp++;
@@ -229,14 +287,21 @@ class Bench {
     this.keeper?.settle(prefer);
   }
 
-  private async plan(): Promise<void> {
+  /** @param changed nothing is worked out anew where only something pressed is to be made */
+  private async plan(changed = true): Promise<void> {
     if (this.planning) {
       this.planAgain = true;
       return this.planRun;
     }
     this.planning = true;
+    this.planAgain = changed;
     try {
-      do {
+      while (this.planAgain || this.pressed.length > 0) {
+        if (!this.planAgain) {
+          if (await this.makeNext()) continue;
+          setTimeout(() => (this.planRun = this.plan()), TRY_AGAIN_MS);
+          break;
+        }
         this.planAgain = false;
         const spec = $state.snapshot(this.spec);
         if (!spec) break;
@@ -244,7 +309,8 @@ class Bench {
         if (this.planAgain) continue;
         this.trouble = trouble && trouble.kind !== "refused" ? trouble : null;
         if (this.trouble) {
-          while (this.sheet && this.pressed.length > 0) this.makeNext();
+          // A change of the page's own goes by the last figures there were.
+          while (this.sheet && this.pressed[0] && "to" in this.pressed[0]) void this.makeNext();
           setTimeout(() => (this.planRun = this.plan()), TRY_AGAIN_MS);
           break;
         }
@@ -261,8 +327,7 @@ class Bench {
           if (this.planAgain) continue;
           this.sheet = before;
         }
-        this.makeNext();
-      } while (this.planAgain);
+      }
     } finally {
       this.planning = false;
     }

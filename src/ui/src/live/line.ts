@@ -11,6 +11,8 @@ export type LineState = "new" | "up" | "down" | "full" | "outside";
 export type Word =
   | { kind: "changed" | "service" | "missing" | "scale" | "probe"; data: string }
   | { kind: "line"; state: LineState }
+  /** The newest change this line knows of. */
+  | { kind: "here"; mark: string }
   /** Opened anew: what comes now is in the order of another stream. */
   | { kind: "opened" };
 
@@ -20,6 +22,13 @@ const SETTLES_MS = 40;
 const LOOKS_EVERY_MS = 2000;
 // The kitchen speaks every five seconds: silent for longer than this, the line is dead.
 const SILENT_MS = 12_000;
+
+/** Whether something read at one mark was older than where a line begins: a change lies between the two. A mark is `life.count`. */
+export function isOlder(read: string, line: string): boolean {
+  const [life, count] = read.split(".");
+  const [lineLife, lineCount] = line.split(".");
+  return life !== lineLife || Number(count) < Number(lineCount);
+}
 
 const alike = (a: Wants, b: Wants) =>
   a.scale === b.scale && a.probe === b.probe && a.services.length === b.services.length && a.services.every((s) => b.services.includes(s));
@@ -76,7 +85,9 @@ export class Line {
 
   private mark(event: MessageEvent): void {
     this.lastWord = performance.now();
-    if (event.lastEventId) this.heard = event.lastEventId;
+    if (!event.lastEventId) return;
+    this.heard = event.lastEventId;
+    this.told({ kind: "here", mark: this.heard });
   }
 
   private async broke(source: EventSource): Promise<void> {

@@ -1,9 +1,9 @@
-import { Line, type LineState, type Wants, type Word } from "./line";
+import { isOlder, Line, type LineState, type Wants, type Word } from "./line";
 import type { FromPage } from "./worker";
 
 const SAYS_EVERY_MS = 10_000;
 
-type Kind = Exclude<Word["kind"], "line" | "opened">;
+type Kind = Exclude<Word["kind"], "line" | "opened" | "here">;
 
 /**
  * All live words of this page: what was changed, and what it wants of services, scale and probe. They come over one stream a browser, which
@@ -15,6 +15,9 @@ class Live {
   private wanted: Partial<Wants>[] = [];
   private port: MessagePort | null = null;
   private own: Line | null = null;
+  // Where this page first read the kitchen, and where its line begins: what was changed between the two nobody tells it.
+  private read: string | null = null;
+  private joined: string | null = null;
 
   /** Begins to listen. */
   begin(): void {
@@ -32,6 +35,24 @@ class Live {
       if (this.port && !document.hidden) this.say();
     }, SAYS_EVERY_MS);
     this.say();
+  }
+
+  /** The kitchen was read at this mark. */
+  readAt(mark: string | null): void {
+    if (this.read !== null || mark === null) return;
+    this.read = mark;
+    this.compare();
+  }
+
+  private joinedAt(mark: string): void {
+    if (this.joined !== null) return;
+    this.joined = mark;
+    this.compare();
+  }
+
+  private compare(): void {
+    if (this.read !== null && this.joined !== null && isOlder(this.read, this.joined))
+      this.tell({ kind: "changed", data: JSON.stringify({ what: "kitchen" }) });
   }
 
   /** @returns a way to stop */
@@ -71,6 +92,7 @@ class Live {
 
   private tell(word: Word): void {
     if (word.kind === "line") this.line = word.state;
+    else if (word.kind === "here") this.joinedAt(word.mark);
     else {
       const data = word.kind === "opened" ? undefined : (JSON.parse(word.data) as unknown);
       for (const { kind, told } of this.heard) if (kind === word.kind) told(data as never);

@@ -37,9 +37,9 @@ function wants(page: Page, word: Word): boolean {
 
 function tell(word: Word): void {
   // How the line is stays as it was said last; what the services were comes anew.
-  if (word.kind === "opened") for (const key of newest.keys()) if (key !== "line") newest.delete(key);
+  if (word.kind === "opened") for (const key of newest.keys()) if (key !== "line" && key !== "here") newest.delete(key);
   // A reading is old at once, and a weight that was taken is not to be taken again.
-  if (word.kind === "service" || word.kind === "missing" || word.kind === "line") newest.set(keyOf(word), word);
+  if (word.kind === "service" || word.kind === "missing" || word.kind === "line" || word.kind === "here") newest.set(keyOf(word), word);
   for (const [port, page] of pages) if (wants(page, word)) port.postMessage(word);
 }
 

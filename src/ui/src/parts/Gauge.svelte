@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { Meter } from "bits-ui";
+
   /** A straight scale with named stretches and a pointer: where a figure lies against what is good. */
   interface Zone {
     to: number;
@@ -19,7 +21,14 @@
   const starts = $derived([from, ...zones.map((z) => z.to)]);
 </script>
 
-<figure class="min-w-0" role="img" aria-label="{label}: {said}">
+<Meter.Root
+  class="block min-w-0"
+  value={Math.min(Math.max(value, from), end)}
+  min={from}
+  max={end}
+  aria-label={label}
+  aria-valuetext={said}
+>
   <div class="mb-1 flex items-baseline justify-between gap-2">
     <span class="leading-tight">{label}</span><b class="text-lead whitespace-nowrap">{said}</b>
   </div>
@@ -44,4 +53,4 @@
       {/each}
     </div>
   </div>
-</figure>
+</Meter.Root>

@@ -16,8 +16,8 @@
   const sheet = $derived(batch.sheet);
   const lots = $derived(sheet?.dough.lots.count ?? 1);
 
-  /** Fat, flour and seeds laid on and between the leaves, for one ball. */
-  const laid = () => (sheet?.stages.includes("fold") ? sheet.fold.laid : []);
+  // What is used beside the dough and the filling: laid on and between the leaves, and in the pan.
+  const beside = $derived((sheet?.used ?? []).filter((u) => u.each != null && u.times != null));
 </script>
 
 {#if spec && sheet}
@@ -58,21 +58,15 @@
               <td class="ps-3 text-mute" colspan="3">{amount(p.buy, "g")} {m.raw_weight()}</td>
             </tr>
           {/each}
-          {#each laid() as l, i (i)}
+          {#each beside as u, i (i)}
             <tr class="border-b border-line">
-              <th class="py-0.5 text-start font-normal">{shortName(l.id)}, {within(m.card_inside())}</th>
-              <td class="text-end font-head text-body font-bold">{amount(l.each * sheet.balls.count, "g")}</td>
-              <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: sheet.balls.count, mass: amount(l.each, "g") })}</td>
+              <th class="py-0.5 text-start font-normal"
+                >{shortName(u.id)}, {within(u.part === "pan" ? m.card_on_pan() : m.card_inside())}</th
+              >
+              <td class="text-end font-head text-body font-bold">{amount(u.mass, "g")}</td>
+              <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: u.times!, mass: amount(u.each!, "g") })}</td>
             </tr>
           {/each}
-          {#if spec.pan.fatPerSide > 0}
-            <tr class="border-b border-line">
-              <th class="py-0.5 text-start font-normal">{shortName(spec.pan.fat)}, {within(m.card_on_pan())}</th>
-              <td class="text-end font-head text-body font-bold">{amount(sheet.pan.fat.pan * sheet.balls.count, "g")}</td>
-              <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: sheet.balls.count, mass: amount(sheet.pan.fat.pan, "g") })}</td
-              >
-            </tr>
-          {/if}
         </tbody>
       </table>
       <h2 class="mt-3 font-bold">{m.card_steps()}</h2>

@@ -1,17 +1,17 @@
 <script lang="ts">
+  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
   import { amount, number } from "../words/format";
-  import { ballFollows, fixBall } from "./dough/ledger";
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();
   const ladle = $derived(spec.ladle);
   const round = $derived(sheet.roll.diameter);
-  // The ladle as a half sphere of its volume, in millimetres: V = ⅔πr³.
-  const volume = $derived(ballFollows(spec) ? sheet.dough.start.ladle : ladle.volume);
-  const bowl = $derived(Math.cbrt((3 * 1000 * volume) / (2 * Math.PI)));
+  const follows = $derived(sheet.dough.start.ballFollows);
+  const volume = $derived(follows ? sheet.dough.start.ladle : ladle.volume);
+  const bowl = $derived((sheet.balls.pour?.ladle ?? 0) / 2);
   const wide = $derived(2 * bowl + round + 110);
   const high = $derived(Math.max(round, 2 * bowl) + 34);
 </script>
@@ -27,7 +27,7 @@
       unit="ml"
       from={30}
       to={250}
-      onchange={(v) => (fixBall(spec, sheet), (ladle.volume = v))}
+      onchange={(v) => (follows ? batch.move({ kind: "ball", ladle: v }, "ball") : (ladle.volume = v))}
     />
     <Dial
       label={m.poured_thickness()}

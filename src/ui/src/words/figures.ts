@@ -1,4 +1,4 @@
-import type { BatchSheet, ClockView } from "../api/types";
+import type { BatchSheet, ClockView, Kept } from "../api/types";
 import type { Stratum } from "../bench/bench.svelte";
 import { m } from "../paraglide/messages";
 import { hourOf, span } from "./clock";
@@ -13,10 +13,7 @@ export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | n
   switch (stage) {
     case "clock":
       return view
-        ? [
-            kept(view.sheet.report.oldest / 60, sheet)({ count: view.sheet.pieces.length }),
-            m.oldest_is({ time: span(view.sheet.report.oldest) }),
-          ]
+        ? [keptWords[view.sheet.oldest]({ count: view.sheet.pieces.length }), m.oldest_is({ time: span(view.sheet.report.oldest) })]
         : ["", ""];
     case "dough":
       return [amount(sheet.dough.mass, "g"), m.water_share({ share: amount(sheet.dough.water.hydration, "%") })];
@@ -28,7 +25,7 @@ export function figuresOf(stage: Stratum, sheet: BatchSheet, view: ClockView | n
     case "balls":
       return [
         m.count_times({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") }),
-        m.within({ mass: amount(sheet.balls.heaviest - sheet.balls.mass, "g") }),
+        m.within({ mass: amount(sheet.balls.within, "g") }),
       ];
     case "sheet":
       return [amount(sheet.sheet.diameter, "mm"), amount(sheet.sheet.thickness, "mm")];
@@ -105,13 +102,5 @@ export const pours = (sheet: BatchSheet): boolean => !sheet.stages.includes("rol
 export const stratumName = (stage: Stratum, sheet: BatchSheet | null): string =>
   stage === "clock" ? m.stage_clock() : stage === "balls" && sheet && pours(sheet) ? m.stage_ladle() : stageName[stage]();
 
-// What all pieces still are when the oldest is so many minutes old.
-function kept(oldest: number, { pan: { hold } }: BatchSheet) {
-  return oldest <= hold.here.hot
-    ? m.hot_pieces
-    : oldest <= hold.here.soft
-      ? m.soft_pieces
-      : oldest <= hold.here.crisp
-        ? m.crisp_pieces
-        : m.done_pieces;
-}
+// What all pieces still are when the last is done.
+const keptWords: Record<Kept, typeof m.hot_pieces> = { hot: m.hot_pieces, soft: m.soft_pieces, crisp: m.crisp_pieces, done: m.done_pieces };

@@ -2,6 +2,7 @@
   import Plus from "@lucide/svelte/icons/plus";
   import Download from "@lucide/svelte/icons/download";
   import { untrack } from "svelte";
+  import { Virtualizer } from "virtua/svelte";
   import { larder } from "../../api/larder.svelte";
   import type { Ingredient, IngredientKind } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
@@ -16,13 +17,10 @@
 
   // Only the lines in sight are drawn, so that five thousand scroll like fifty.
   const ROW = 52;
-  const MORE = 8;
   let find = $state("");
   let kind = $state<IngredientKind | "">("");
   let chosen = $state<string | null>(null);
   let adding = $state.raw<Ingredient | null>(null);
-  let scrolled = $state(0);
-  let height = $state(600);
 
   const kinds = Object.keys(kindName) as IngredientKind[];
   const order = new Map(kinds.map((k, i) => [k, i]));
@@ -34,8 +32,6 @@
   );
   const wanted = $derived(folded(find));
   const found = $derived(all.filter(({ item, words }) => (!kind || item.kind === kind) && words.includes(wanted)));
-  const first = $derived(Math.max(Math.floor(scrolled / ROW) - MORE, 0));
-  const inSight = $derived(found.slice(first, first + Math.ceil(height / ROW) + 2 * MORE));
   const open = $derived(adding ?? (chosen ? larder.byId.get(chosen) : undefined));
   // What another screen made of the open line is shown, unless something is being written into it: the two meet when that is kept.
   let unkept = $state(false);
@@ -118,21 +114,10 @@
         onchange={(k) => (kind = k)}
       />
     </div>
-    <div
-      class="min-h-0 flex-1 overflow-y-auto"
-      bind:clientHeight={height}
-      onscroll={(e) => (scrolled = e.currentTarget.scrollTop)}
-      data-testid="larder-list"
-    >
-      <ul style:height="{found.length * ROW}px" class="relative" aria-label={m.larder_items()}>
-        {#each inSight as { item }, i (item.id)}
-          <li
-            class="absolute inset-x-0"
-            style:top="{(first + i) * ROW}px"
-            style:height="{ROW}px"
-            aria-setsize={found.length}
-            aria-posinset={first + i + 1}
-          >
+    <div class="min-h-0 flex-1 overflow-y-auto" role="list" aria-label={m.larder_items()} data-testid="larder-list">
+      <Virtualizer data={found} itemSize={ROW} getKey={({ item }) => item.id}>
+        {#snippet children({ item }, i)}
+          <div class="h-13" role="listitem" aria-setsize={found.length} aria-posinset={i + 1}>
             <button
               class="flex h-full w-full items-center gap-3 border-b border-line px-4 text-start hover:bg-steel aria-[current=true]:border-s-6 aria-[current=true]:border-s-ghee aria-[current=true]:bg-white"
               aria-current={open?.id === item.id && !adding ? "true" : undefined}
@@ -152,9 +137,9 @@
                   >{/if}
               </span>
             </button>
-          </li>
-        {/each}
-      </ul>
+          </div>
+        {/snippet}
+      </Virtualizer>
       {#if found.length === 0}<p class="p-4 text-mute">{m.none_in_larder({ find })}</p>{/if}
     </div>
     <div class="flex flex-wrap gap-2 rim-t p-2">

@@ -3,13 +3,12 @@
   import FileDown from "@lucide/svelte/icons/file-down";
   import History from "@lucide/svelte/icons/history";
   import Trash2 from "@lucide/svelte/icons/trash-2";
-  import Undo2 from "@lucide/svelte/icons/undo-2";
-  import { call, callFile, callPages, type Trouble as Why } from "../../api/call";
+  import { call, callFile, type Trouble as Why } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api, patient, sendFile } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
   import { larder } from "../../api/larder.svelte";
-  import type { BackupFile, ElsewhereTrouble, Trashed } from "../../api/types";
+  import type { BackupFile, ElsewhereTrouble } from "../../api/types";
   import FileButton from "../../files/FileButton.svelte";
   import TakeFile from "../../files/TakeFile.svelte";
   import { m } from "../../paraglide/messages";
@@ -17,21 +16,17 @@
   import { toaster, told } from "../../toast.svelte";
   import { clock, day, number } from "../../words/format";
   import RestoreDialog from "./RestoreDialog.svelte";
+  import Trash from "./Trash.svelte";
 
-  /** Backups and what was deleted: nothing a kitchen had is lost by a slip or a broken disk. */
+  /** Backups, files and what was deleted: nothing a kitchen had is lost by a slip or a broken disk. */
   const fetched = new Fetched(() => call(() => api.GET("/api/keeping")));
   const keeping = $derived(fetched.data);
-  let pages = $state(1);
-  const trash = new Fetched(() => callPages((after) => call(() => api.GET("/api/keeping/trash", { params: { query: { after } } })), pages));
-  const fetchAll = async () => void (await Promise.all([fetched.fetch(), trash.fetch()]));
   // One that is asked about once more before it is deleted: nothing brings it back.
   let doomed = $state<string | null>(null);
   let looked = $state.raw<BackupFile | null>(null);
   let trouble = $state.raw<Why | null>(null);
   let busy = $state(false);
   let file = $state.raw<File | null>(null);
-  const kinds: Record<string, () => string> = { bread: m.trash_kind_bread, batch: m.trash_kind_batch, log: m.trash_kind_log };
-  const DAY_MS = 86_400_000;
   const elsewhereWords: Record<ElsewhereTrouble, () => string> = {
     none: () => "",
     notThere: m.elsewhere_not_there,
@@ -41,10 +36,9 @@
     other: m.elsewhere_other,
   };
 
-  // What is deleted on another screen lies in this trash too.
   $effect(() => {
-    for (const place of ["breads", "batches", "log"] as const) void changes.of(place);
-    void fetchAll();
+    void changes.of("kitchen");
+    void fetched.fetch();
   });
 
   async function make() {
@@ -56,7 +50,7 @@
     );
     busy = false;
     if (data) toaster.say(m.backup_made());
-    await fetchAll();
+    await fetched.fetch();
   }
 
   async function bring(backup: File) {
@@ -68,7 +62,7 @@
     busy = false;
     trouble = answer.trouble;
     if (!trouble) toaster.say(m.backup_brought());
-    await fetchAll();
+    await fetched.fetch();
   }
 
   async function remove({ name, madeAt }: BackupFile) {
@@ -81,34 +75,18 @@
       )
     ).trouble;
     if (!why) toaster.say(m.deleted({ name: `${day(madeAt)} ${clock(madeAt)}` }));
-    await fetchAll();
-  }
-
-  async function takeBack({ kind, id, name }: Trashed) {
-    const path = { params: { path: { id } } };
-    const { trouble: why } = await told(
-      `${m.trash_back()}, ${name}`,
-      kind === "bread"
-        ? call(() => api.POST("/api/breads/{id}/restore", path))
-        : kind === "batch"
-          ? call(() => api.POST("/api/batches/{id}/restore", path))
-          : call(() => api.POST("/api/log/{id}/restore", path)),
-    );
-    if (!why) toaster.say(m.trash_taken({ name }));
-    await fetchAll();
+    await fetched.fetch();
   }
 
   async function restored(file: BackupFile) {
     looked = null;
     toaster.say(m.restore_done({ day: `${day(file.madeAt)} ${clock(file.madeAt)}` }));
     changes.tell("kitchen");
-    await Promise.all([larder.fetch(), fetchAll()]);
+    await Promise.all([larder.fetch(), fetched.fetch()]);
   }
-
-  const left = (t: Trashed) => Math.max(Math.ceil((keeping?.trashDays ?? 0) - (Date.now() - Date.parse(t.deletedAt)) / DAY_MS), 0);
 </script>
 
-<Trouble trouble={fetched.trouble ?? trash.trouble} again={fetchAll} />
+<Trouble trouble={fetched.trouble} again={fetched.fetch} />
 {#if keeping?.damaged}<p class="mb-2 rounded-xl border-2 border-chilli bg-white px-3 py-2 font-semibold" role="alert" data-testid="damaged">
     ▲ {m.kitchen_damaged()}
   </p>{/if}
@@ -180,31 +158,12 @@
           <FileButton label={m.file_open()} accept=".json,application/json" onfile={(f) => void (file = f)} />
         </div>
       </section>
-      <section class="tray px-4 py-3 sm:px-5.5" aria-labelledby="trash-head">
-        <h2 id="trash-head" class="text-big font-bold">{m.trash_head()}</h2>
-        <p class="mb-2 text-mute">{m.trash_how({ days: keeping.trashDays })}</p>
-        <ul data-testid="trash">
-          {#each trash.data ?? [] as thing (thing.kind + thing.id)}
-            <li class="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-0">
-              <span class="min-w-0 flex-1"
-                ><b>{thing.name}</b>
-                <span class="text-small text-mute"
-                  >{kinds[thing.kind]?.()}, {day(thing.deletedAt)}, {m.trash_left({ days: left(thing) })}</span
-                ></span
-              >
-              <button class="button" onclick={() => void takeBack(thing)} aria-label="{m.trash_back()}: {thing.name}"
-                ><Undo2 size={17} aria-hidden="true" />{m.trash_back()}</button
-              >
-            </li>
-          {:else}{#if trash.data}<li class="py-2 text-mute">{m.trash_none()}</li>{/if}{/each}
-          {#if trash.more}<li class="py-2"><button class="button w-full" onclick={() => pages++}>{m.trash_more()}</button></li>{/if}
-        </ul>
-      </section>
+      <Trash days={keeping.trashDays} />
     </div>
   </div>
 {/if}
 
-{#if file}{#key file}<TakeFile {file} onclose={() => (file = null)} ontaken={fetchAll} />{/key}{/if}
+{#if file}{#key file}<TakeFile {file} onclose={() => (file = null)} ontaken={fetched.fetch} />{/key}{/if}
 {#if looked}
   <RestoreDialog file={looked} onclose={() => (looked = null)} onrestored={restored} />
 {/if}

@@ -19,7 +19,7 @@
   const vessels = $derived(larder.view?.vessels ?? []);
   const blank: { name: string; item: string; fill: PowderFill; mass: number | null } = {
     name: "",
-    item: larder.view!.firstPicks.water,
+    item: larder.view!.water,
     fill: "spooned",
     mass: null,
   };

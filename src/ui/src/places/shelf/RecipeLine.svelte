@@ -3,8 +3,10 @@
   import type { RecipeLine, SettledLine } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import Combobox from "../../parts/Combobox.svelte";
+  import { Typed } from "../../parts/typed.svelte";
+  import TypedInput from "../../parts/TypedInput.svelte";
   import { troubleName } from "../../words/files";
-  import { amount, parseNumber } from "../../words/format";
+  import { amount } from "../../words/format";
   import { nameOf } from "../../words/record";
 
   /** One line of a recipe: what it was taken for, or what the cook takes it for. */
@@ -24,10 +26,12 @@
       .map((i) => ({ value: i.id, label: i.name, hint: line.could.includes(i.id) ? m.recipe_could() : "" }))
       .toSorted((a, b) => +(b.hint !== "") - +(a.hint !== "") || a.label.localeCompare(b.label)),
   );
-  let grams = $state("");
+  const id = $props.id();
+  let mass = $state<number | null>(null);
+  const limit = { field: "", least: 0, most: 500_000, unit: "g" };
+  const typed = new Typed(() => ({ value: mass, limit, unit: "g", places: 1, spare: true, of: item, set: (v) => (mass = v) }));
 
   function settle(to: string) {
-    const mass = parseNumber(grams);
     onsettle({ line: number, item: to, mass: mass !== null && mass > 0 ? mass : undefined });
   }
 </script>
@@ -51,16 +55,17 @@
         hideLabel
         onchange={settle}
       />
-      <input
+      <TypedInput
+        {typed}
+        {id}
         class="field w-24"
-        inputmode="decimal"
-        placeholder={m.recipe_g()}
+        placeholder={typed.view.symbol}
         aria-label={m.recipe_grams({ line: line.text })}
-        bind:value={grams}
         onchange={() => item && settle(item)}
       />
       <button class="button" onclick={() => item && settle(item)} disabled={!item}>{m.recipe_so()}</button>
       <button class="button plain" onclick={() => onsettle({ line: number, item: null })}>{m.recipe_leave_out()}</button>
     </span>
+    {#if typed.problem}<p id="{id}-problem" class="refusal mt-1">{typed.problem}</p>{/if}
   {/if}
 </li>

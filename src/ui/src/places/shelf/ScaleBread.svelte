@@ -8,10 +8,9 @@
   import DialogClose from "../../parts/DialogClose.svelte";
   import Segments from "../../parts/Segments.svelte";
   import Trouble from "../../parts/Trouble.svelte";
-  import { ask } from "../../stages/dough/ledger";
-  import { amount, number, parseNumber } from "../../words/format";
-  import { say } from "../../words/refusals";
-  import { viewOf } from "../../words/units";
+  import { Typed } from "../../parts/typed.svelte";
+  import TypedInput from "../../parts/TypedInput.svelte";
+  import { amount } from "../../words/format";
 
   interface Props {
     bread: BreadView;
@@ -24,7 +23,6 @@
   let spec = $state(structuredClone(bread.spec));
   let sheet = $state.raw<BatchSheet | null>(null);
   let refusals = $state.raw<Refusal[]>([]);
-  let typed = $state<string | null>(null);
   let trouble = $state.raw<Why | null>(null);
   const only = newest();
 
@@ -35,8 +33,18 @@
     { by: "liquid", label: m.start_liquid, unit: "g" },
   ];
   const way = $derived(ways.find((w) => w.by === spec.start.by) ?? ways[0]!);
-  const view = $derived(viewOf(way.unit));
-  const unread = $derived(typed !== null && parseNumber(typed) === null);
+  const id = $props.id();
+  const typed = new Typed(() => ({
+    value: spec.start[way.by],
+    limit: larder.limit(`start.${way.by}`),
+    unit: way.unit,
+    places: 1,
+    refusal: refusals[0],
+    set: (v) => {
+      spec.start[way.by] = v ?? 0;
+      planned = plan();
+    },
+  }));
 
   // What goes by the sheet waits for the newest.
   let planned = plan();
@@ -51,8 +59,9 @@
 
   async function choose(by: StartBy) {
     await planned;
-    if (sheet) ask(spec, sheet, by);
-    typed = null;
+    const body = { spec: $state.snapshot(spec), move: { kind: "ask" as const, question: by } };
+    const answer = await call(() => api.POST("/api/ledger", { body }));
+    if (answer.data) spec = answer.data;
     planned = plan();
   }
 
@@ -61,14 +70,6 @@
     await planned;
     const fit = sheet?.notes.flatMap((n) => n.mends ?? []).find((mend) => mend.code === "fillingTimes");
     onopen({ ...$state.snapshot(spec), ...(fit?.filling && { filling: fit.filling }) });
-  }
-
-  function type(text: string) {
-    typed = text;
-    const read = parseNumber(text);
-    if (read === null) return;
-    spec.start[way.by] = view.from(read);
-    planned = plan();
   }
 </script>
 
@@ -84,24 +85,16 @@
   />
   <label class="mt-4 flex items-center justify-center gap-2">
     <span class="sr-only">{way.label()}</span>
-    <input
-      class="field w-40 text-end font-head text-huge font-bold"
-      inputmode="decimal"
-      maxlength="40"
-      value={typed ?? number(view.to(spec.start[way.by]), 1)}
-      aria-invalid={unread || refusals.length ? "true" : undefined}
-      oninput={(e) => type(e.currentTarget.value)}
-    />
-    <span class="text-big">{view.symbol || way.label()}</span>
+    <TypedInput {typed} {id} class="field w-40 text-end font-head text-huge font-bold" />
+    <span class="text-big">{typed.view.symbol || way.label()}</span>
   </label>
-  {#if unread}<p class="refusal text-center">{say({ ...larder.limit(`start.${way.by}`), code: "notANumber" })}</p>
-  {:else if refusals[0]}<p class="refusal text-center">{say(refusals[0])}</p>
+  {#if typed.problem}<p id="{id}-problem" class="refusal text-center">{typed.problem}</p>
   {:else if sheet}<p class="mt-2 text-center" data-testid="scaled">
       {m.makes()} <b>{m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })}</b>
       {m.start_makes_flour({ flour: amount(sheet.dough.flour, "g") })}
     </p>{/if}
   <div class="mt-4 flex gap-2">
-    <button class="button strong flex-1" disabled={unread || refusals.length > 0} onclick={openIt}>{m.open_it()}</button>
+    <button class="button strong flex-1" disabled={typed.unread || refusals.length > 0} onclick={openIt}>{m.open_it()}</button>
     <DialogClose class="button flex-1" />
   </div>
 </Dialog>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { PieceAt, PressBody, StoveSheet } from "../../api/types";
+  import Toggle from "../../parts/Toggle.svelte";
   import { m } from "../../paraglide/messages";
   import Dialog from "../../parts/Dialog.svelte";
   import DialogClose from "../../parts/DialogClose.svelte";
@@ -67,13 +68,13 @@
   {#if shown}
     <div class="flex flex-wrap gap-2">
       {#each shown.pieces as piece (`${piece.bread}-${piece.number}`)}
-        <button
+        <Toggle
           class="act plain min-w-16 px-3"
-          aria-pressed={picked?.bread === piece.bread && picked.number === piece.number}
-          onclick={() => (picked = { bread: piece.bread, number: piece.number })}
+          pressed={picked?.bread === piece.bread && picked.number === piece.number}
+          onpress={() => (picked = { bread: piece.bread, number: piece.number })}
           >{pieceName(sheet, piece.bread, piece.number)}{#if piece.since != null}<span class="text-small font-medium text-night-mute"
               >{span(Math.max(now - piece.since, 0))}</span
-            >{/if}</button
+            >{/if}</Toggle
         >
       {/each}
     </div>

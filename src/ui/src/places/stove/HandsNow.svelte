@@ -17,15 +17,14 @@
     waits: (part: Partial<Press>) => boolean;
     /** False for a moment after it changed under the finger. */
     settled: (press: Press) => boolean;
-    pressOf: (task: StoveTask) => Press | null;
     onpress: (press: Press) => void;
     onhistory: () => void;
   }
-  let { sheet, now, tasks, bench, next, waits, settled, pressOf, onpress, onhistory }: Props = $props();
+  let { sheet, now, tasks, bench, next, waits, settled, onpress, onhistory }: Props = $props();
   const after = $derived(tasks.filter((t) => t !== bench).slice(0, 5));
   // One that is about to be taken back makes room for the one before it.
   const last = $derived(sheet.past.find((p) => !p.undone && !waits({ act: "undo", undoes: p.event.id })));
-  const press = $derived(bench ? pressOf(bench) : null);
+  const press = $derived(bench?.press ?? null);
   const mine = $derived(
     press !== null &&
       next !== null &&

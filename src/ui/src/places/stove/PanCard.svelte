@@ -34,15 +34,6 @@
   const alone = $derived(pan.places.length === 1);
   const warns = $derived(panWords(pan));
 
-  /** The one press a place waits for. */
-  function pressOf(p: StovePlace): Press | null {
-    const at = { pan: pan.pan, place: p.place };
-    if (p.bread != null) {
-      const piece = { bread: p.bread, number: p.numbers[0]! };
-      return p.lift ? { act: "lifted", ...at, ...piece } : { act: "turned", ...at, ...piece, value: p.turns };
-    }
-    return p.next && !pan.gone ? { act: "laid", ...at, bread: p.next.bread, number: p.next.number } : null;
-  }
   function wordsOf(p: StovePlace): string {
     if (p.bread == null) return p.next ? m.press_lay({ piece: pieceName(sheet, p.next.bread, p.next.number) }) : m.press_none();
     return p.lift ? m.press_lift() : p.fat > 0 ? m.press_turn_fat({ mass: amount(p.fat, "g") }) : m.press_turn();
@@ -93,7 +84,7 @@
     {#each pan.places as p (p.place)}
       {@const left = p.due == null ? null : p.due - now}
       {@const waitsFor = p.bread == null ? p.next : null}
-      {@const press = pressOf(p)}
+      {@const press = p.press ?? null}
       {@const key = keyOf(p.place)}
       {@const pending = waits({ pan: pan.pan, place: p.place })}
       <div class="grid justify-items-center gap-2.5 {alone ? 'w-full' : ''}" data-place={p.place}>

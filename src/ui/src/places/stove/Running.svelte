@@ -6,21 +6,22 @@
   import { MediaQuery } from "svelte/reactivity";
   import Volume2 from "@lucide/svelte/icons/volume-2";
   import VolumeX from "@lucide/svelte/icons/volume-x";
-  import type { StoveEvent, StoveTask } from "../../api/types";
+  import type { StoveTask } from "../../api/types";
   import { keyOf as nameOfKey } from "../../keys";
   import { letters } from "../../letters.svelte";
+  import Toggle from "../../parts/Toggle.svelte";
   import { m } from "../../paraglide/messages";
   import { storage } from "../../storage.svelte";
   import { awake, bell, bellWords, voice } from "../../stove/bell.svelte";
-  import { type Press, presses } from "../../stove/presses.svelte";
+  import type { Press } from "../../stove/presses.svelte";
   import { StoveScreen } from "../../stove/screen.svelte";
-  import { breachWords, span } from "../../words/clock";
-  import { clock as hour, day } from "../../words/format";
-  import { eventWords, runningOut, stoveRefusal } from "../../words/stove";
+  import { span } from "../../words/clock";
+  import { clock as hour } from "../../words/format";
   import { Due, dueOf, type Shows } from "../../stove/due.svelte";
   import { HANDS, Settling, spotOf, standsOf } from "../../stove/settling.svelte";
   import Belt from "./Belt.svelte";
   import HandsNow from "./HandsNow.svelte";
+  import Notices from "./Notices.svelte";
   import PanCard from "./PanCard.svelte";
   import Pressed from "./Pressed.svelte";
   import Settings from "./Settings.svelte";
@@ -32,8 +33,8 @@
   const screen = new StoveScreen(id);
   const view = $derived(screen.view);
   const sheet = $derived(view?.sheet ?? null);
-  const refused = $derived(presses.refusalOf(id));
   const now = $derived(screen.now);
+  const lost = $derived(sheet?.lost ?? 0);
   let shows = $state<Shows>((storage.get(SHOWS) as Shows | null) ?? "all");
   let history = $state(false);
   let ask = $state(false);
@@ -45,13 +46,8 @@
   const spots = $derived(sheet?.pans.flatMap((pan) => pan.places.map((place) => ({ pan: pan.pan, place: place.place }))) ?? []);
   const keyOf = (pan: number) => (place: number) => KEYS[spots.findIndex((s) => s.pan === pan && s.place === place)];
   const isBench = (t: StoveTask) => t.pan == null;
-  // What spoils and runs out of time; what is forecast of it is then said by no other line.
-  const short = $derived(sheet ? runningOut(sheet) : []);
   const tasks = $derived(sheet?.tasks ?? []);
   const bench = $derived(tasks.find(isBench) ?? null);
-  const done = $derived(sheet?.breads.reduce((sum, b) => sum + b.done, 0) ?? 0);
-  const all = $derived(sheet?.breads.reduce((sum, b) => sum + b.pieces - b.lost, 0) ?? 0);
-  const lost = $derived(sheet?.breads.reduce((sum, b) => sum + b.lost, 0) ?? 0);
   const phone = new MediaQuery("(max-width: 639px)");
   const wide = new MediaQuery("(min-width: 1024px)");
   const usual = $derived(phone.current ? (spots.length <= 1 ? 220 : 132) : spots.length <= 2 ? 296 : spots.length <= 4 ? 168 : 128);
@@ -63,17 +59,9 @@
   );
   const at = (seconds: number) => hour(new Date(Date.parse(view?.openedAt ?? "") + seconds * 1000).toISOString());
 
-  function pressOf(t: StoveTask): Press | null {
-    const piece = { bread: t.bread, number: t.number };
-    if (isBench(t)) return { act: "done", ...piece, work: t.work, value: t.chore };
-    const spot = { pan: t.pan!, place: t.place ?? 0 };
-    const lies = sheet?.pans[t.pan!]?.places.find((p) => p.place === (t.place ?? 0));
-    if (t.work === "lay" || t.work === "fry") return { act: "laid", ...spot, ...piece };
-    return t.work === "lift" ? { act: "lifted", ...spot, ...piece } : { act: "turned", ...spot, ...piece, value: lies?.turns ?? 0 };
-  }
   // What the pedal presses: the nearest thing this screen is there for.
   const nearest = $derived(tasks.find((t) => shows === "all" || (shows === "hands") === isBench(t)) ?? null);
-  const next = $derived(nearest ? pressOf(nearest) : null);
+  const next = $derived(nearest?.press ?? null);
 
   const due = new Due(
     () => (sheet ? dueOf(sheet, bench, shows) : []),
@@ -85,14 +73,6 @@
   const touched = () => {
     if (bell.blocked) bell.try();
   };
-  const olds = $derived(screen.waiting.filter((w) => w.asked));
-  const oldWords = (w: (typeof olds)[number]) =>
-    m.old_press({
-      what: sheet ? eventWords(sheet, { ...w.body, at: 0 } as StoveEvent) : "",
-      day: day(new Date(w.at).toISOString()),
-      time: hour(new Date(w.at).toISOString()),
-    });
-
   const settling = new Settling(() => (sheet ? standsOf(sheet, bench) : []));
   const settled = (p: Press) => settling.settled(p.pan == null ? HANDS : spotOf(p.pan, p.place ?? 0));
 
@@ -111,7 +91,7 @@
     else if (name === "U") {
       screen.undoLast();
     } else if (name === "D") {
-      if (bench && settling.settled(HANDS)) screen.press(pressOf(bench)!);
+      if (bench && settling.settled(HANDS)) screen.press(bench.press);
     } else if (name === "B") bell.toggle();
     else if (spot) document.querySelector<HTMLElement>(`[data-pan="${spot.pan}"] [data-place="${spot.place}"] button.act`)?.click();
     else return;
@@ -137,7 +117,9 @@
     <header>
       <h1 class="min-w-0 truncate text-figure font-bold">{view.name}</h1>
       <span class="chip" data-testid="done"
-        >{m.done_of({ done, all })}{#if lost > 0}<span class="text-night-hot">, {m.lost_count({ count: lost })}</span>{/if}</span
+        >{m.done_of({ done: sheet?.done ?? 0, all: sheet?.toMake ?? 0 })}{#if lost > 0}<span class="text-night-hot"
+            >, {m.lost_count({ count: lost })}</span
+          >{/if}</span
       >
       <button class="chip tab" data-testid="in-hand" onclick={() => (ask = true)}
         >{m.table_is({ time: at(sheet.table) })}
@@ -152,49 +134,19 @@
       {:else if screen.full}<span class="chip border-night-hot" role="alert" data-testid="unheard">{m.stove_full()}</span>{/if}
       <span class="flex gap-1" role="group" aria-label={m.this_screen_shows()}>
         {#each [["all", m.shows_all()], ["pans", m.shows_pans()], ["hands", m.shows_hands()]] as const as [what, label] (what)}
-          <button class="chip tab" aria-pressed={shows === what} onclick={() => show(what)}>{label}</button>
+          <Toggle class="chip tab" pressed={shows === what} onpress={() => show(what)}>{label}</Toggle>
         {/each}
       </span>
       {#if !awake.kept}<span class="chip text-body" data-testid="may-sleep">{m.may_sleep()}</span>{/if}
       <button class="chip tab" aria-label={bellWords()} onclick={() => bell.toggle()}
         >{#if bell.on && !bell.blocked}<Bell size={20} aria-hidden="true" />{:else}<BellOff size={20} aria-hidden="true" />{/if}</button
       >
-      {#if voice.there}<button class="chip tab" aria-label={m.voice_says()} aria-pressed={voice.on} onclick={() => voice.toggle()}
-          >{#if voice.on}<Volume2 size={20} aria-hidden="true" />{:else}<VolumeX size={20} aria-hidden="true" />{/if}</button
+      {#if voice.there}<Toggle class="chip tab" aria-label={m.voice_says()} pressed={voice.on} onpress={() => voice.toggle()}
+          >{#if voice.on}<Volume2 size={20} aria-hidden="true" />{:else}<VolumeX size={20} aria-hidden="true" />{/if}</Toggle
         >{/if}
       <button class="chip tab" onclick={leave}>{m.leave_stove()} <kbd class="max-sm:hidden">Esc</kbd></button>
     </header>
-    <div class="notices" role="status">
-      {#if refused}<p class="notice">
-          {stoveRefusal[refused]()}<button class="chip tab" onclick={() => presses.forgetRefusal(id)}>{m.close()}</button>
-        </p>{/if}
-      {#each olds as old (old.body.id)}<p class="notice" data-testid="old-press">
-          <span>{oldWords(old)}</span>
-          {#if presses.couldBeThen(old)}<button class="chip tab" onclick={() => presses.settle(old, "then")}
-              >{m.old_then({ time: hour(new Date(old.at).toISOString()) })}</button
-            >{/if}
-          <button class="chip tab" onclick={() => presses.settle(old, "now")}>{m.old_now()}</button>
-          <button class="chip tab" onclick={() => presses.settle(old, "never")}>{m.old_never()}</button>
-        </p>{/each}
-      {#if bell.on && bell.blocked}<p class="notice" data-testid="bell-blocked">{m.bell_blocked()}</p>{/if}
-      {#if sheet.open}<p class="notice" data-testid="left-open">
-          {m.left_open({ time: span(sheet.left) })}
-          <button class="chip tab" onclick={() => screen.press({ act: "table", value: sheet.table })}>{m.go_on()}</button>
-          <button class="chip tab" onclick={() => screen.press({ act: "end" })}>{m.close_service()}</button>
-        </p>{/if}
-      {#if sheet.ended}<p class="notice">
-          {m.service_closed({ done })} <a class="chip tab" href="#/log/new/{view.batchId}">{m.log_it()}</a>
-        </p>{/if}
-      {#each sheet.breaches
-        .filter((b) => !(short.length && ["doughWarm", "fillingWarm"].includes(b.code)))
-        .toSorted((a, b) => +(b.severity === "wrong") - +(a.severity === "wrong"))
-        .slice(0, 1) as b (b.code)}<p class="notice" class:quiet={b.severity !== "wrong"}>
-          {breachWords(b)}
-        </p>{/each}
-      {#each short as part (part.words)}<p class="notice" class:quiet={part.severity !== "wrong"} data-testid="running-out">
-          {part.words}
-        </p>{/each}
-    </div>
+    <Notices {screen} {view} {sheet} />
     <div class="work shows-{shows}">
       {#if shows !== "hands"}
         <div class="pans" bind:clientHeight={high} style:--columns={Math.min(sheet.pans.length, 2)}>
@@ -222,7 +174,6 @@
           {next}
           waits={(p) => screen.waits(p)}
           {settled}
-          {pressOf}
           onpress={(p) => screen.press(p)}
           onhistory={() => (history = true)}
         />

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { DivideInto } from "../../api/types";
+  import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
@@ -7,7 +8,6 @@
   import { amount } from "../../words/format";
   import { likeName } from "../../words/names/dough";
   import Cut from "./Cut.svelte";
-  import { ballFollows, fixBall } from "../dough/ledger";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();
@@ -24,7 +24,7 @@
   const ball = $derived(sheet.balls.across);
   const wide = $derived(ball + round + 92);
   // Where dough and pieces are fixed the ball follows; turned here, it is the pieces that follow.
-  const follows = $derived(ballFollows(spec));
+  const follows = $derived(sheet.dough.start.ballFollows);
 </script>
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">
@@ -36,13 +36,7 @@
         { value: "mass", label: m.fix_ball() },
         { value: "thickness", label: m.fix_round() },
       ]}
-      onchange={(by) => {
-        // Both figures agree at the moment of switching, so nothing jumps.
-        balls.mass = Number(sheet.dough.start.ball.toFixed(1));
-        balls.thickness = Number(sheet.dough.start.thickness.toFixed(2));
-        spec.start.makes = undefined;
-        balls.by = by;
-      }}
+      onchange={(by) => batch.move({ kind: "ballBy", by }, "ballBy")}
     />
     {#if balls.by === "mass"}
       <Dial
@@ -53,7 +47,7 @@
         unit="g"
         from={20}
         to={250}
-        onchange={(v) => (fixBall(spec, sheet), (balls.mass = v))}
+        onchange={(mass) => (follows ? batch.move({ kind: "ball", mass }, "ball") : (balls.mass = mass))}
       />
     {:else}
       <Dial
@@ -64,7 +58,7 @@
         places={2}
         unit="mm"
         to={10}
-        onchange={(v) => (fixBall(spec, sheet), (balls.thickness = v))}
+        onchange={(thickness) => (follows ? batch.move({ kind: "ball", thickness }, "ball") : (balls.thickness = thickness))}
       />
     {/if}
     <Dial

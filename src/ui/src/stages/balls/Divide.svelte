@@ -3,7 +3,7 @@
   import { api, sendFile } from "../../api/client";
   import { larder } from "../../api/larder.svelte";
   import { listenToScale } from "../../api/instruments.svelte";
-  import type { BadLine, BatchSheet, ScaleState } from "../../api/types";
+  import type { BadLine, ScaleState } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import BadLines from "../../files/BadLines.svelte";
   import FileButton from "../../files/FileButton.svelte";
@@ -12,15 +12,15 @@
   import Figure from "../../parts/Figure.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import { toaster, told } from "../../toast.svelte";
-  import { amount, number } from "../../words/format";
+  import { amount } from "../../words/format";
   import { say } from "../../words/refusals";
   import { troubleWords } from "../../words/trouble";
   import type { StageProps } from "../props";
+  import StandIn from "./StandIn.svelte";
+  import Tray from "./Tray.svelte";
 
   let { spec, sheet }: StageProps = $props();
   const tray = $derived(sheet.balls.tray);
-  const toWeighOf = ({ balls: { tray } }: BatchSheet) => Math.max(tray.balls.length + tray.left, 1);
-  const toWeigh = $derived(toWeighOf(sheet));
   let typed = $state<number | null | undefined>(null);
   // A fresh field for the next weight, there before the answer to this one: what is typed meanwhile stays.
   let added = $state(0);
@@ -41,10 +41,10 @@
   const lay = (next: number[]) => batch.change(() => (spec.balls.weighed = next.length ? next : undefined));
   // Each ball counts once: a scale that is played with after the last one fills no more trays. How many there are to be is the newest sheet's to say.
   function take(mass: number) {
-    if (weighed().length < toWeigh) lay([...weighed(), mass]);
+    if (weighed().length < tray.toWeigh) lay([...weighed(), mass]);
     else
       batch.changeBy((sheet) => {
-        if (weighed().length < toWeighOf(sheet)) spec.balls.weighed = [...weighed(), mass];
+        if (weighed().length < sheet.balls.tray.toWeigh) spec.balls.weighed = [...weighed(), mass];
       });
   }
 
@@ -85,17 +85,6 @@
       batch.back((spec) => (spec.balls.weighed = before.length ? before : undefined)),
     );
   }
-
-  // The tray is as wide as it is; balls keep one scale among themselves.
-  const widest = $derived(Math.max(...tray.balls.map((b) => b.across), sheet.balls.across));
-  const correction = (grams: number) =>
-    grams === 0 ? m.tray_right() : (grams > 0 ? m.tray_add : m.tray_take)({ mass: amount(Math.abs(grams), "g") });
-  const play = (body: { load?: number; ballLike?: number; plugged?: boolean }) =>
-    told(
-      m.stand_in(),
-      call(() => api.POST("/api/scale/stand-in", { body })),
-    );
-  const unplugged = $derived(scale.now.state === "unplugged");
 </script>
 
 <div class="grid gap-x-6 gap-y-3 sm:grid-cols-[auto_minmax(0,1fr)]">
@@ -130,7 +119,7 @@
         {:else}<span class="text-figure">{m.dough_over({ mass: amount(Math.max(tray.over ?? 0, 0), "g") })}</span>{/if}
       </dd>
     </div>
-    <Figure label={m.tray_left()} value={m.of({ part: tray.left, whole: toWeigh })} />
+    <Figure label={m.tray_left()} value={m.of({ part: tray.left, whole: tray.toWeigh })} />
     <Figure label={m.tray_mean()} value={tray.spread ? amount(tray.spread.mean, "g") : "—"} />
     <Figure
       label={`${m.tray_sd()} · ${m.tray_cv()}`}
@@ -142,38 +131,7 @@
   </dl>
 </div>
 
-<ol
-  class="mt-3 flex min-h-23 flex-wrap content-start gap-x-1 gap-y-1.5 rounded-xl border-2 border-rim bg-white p-2"
-  aria-label={m.tray()}
-  data-testid="tray"
->
-  {#each tray.balls as ball, i (i)}
-    <li class="w-18 text-center" data-ball={ball.correction === 0 ? "right" : ball.correction > 0 ? "light" : "heavy"}>
-      <span class="sr-only"
-        >{m.tray_ball({
-          number: i + 1,
-          mass: amount(ball.mass, "g"),
-          what: ball.small ? m.tray_small() : correction(ball.correction),
-        })}</span
-      >
-      <span aria-hidden="true">
-        <svg viewBox="-30 -30 60 60" class="mx-auto h-13.5 w-13.5">
-          <circle r={(ball.across / widest) * 28} fill="var(--color-dough)" stroke="var(--color-crust)" stroke-width="1.6" />
-          <text text-anchor="middle" y="6" font-family="var(--font-head)" font-weight="700" font-size="17">{number(ball.mass, 0)}</text>
-        </svg>
-        <span class="block text-fine leading-tight {ball.correction === 0 ? 'text-leaf' : 'text-chilli'}"
-          >{ball.small
-            ? m.tray_small()
-            : ball.correction === 0
-              ? `✓ ${ball.deviation >= 0 ? "+" : "−"}${number(Math.abs(ball.deviation), 0)}`
-              : `▲ ${correction(ball.correction)}`}</span
-        >
-      </span>
-    </li>
-  {:else}
-    <li class="px-2 py-4 text-mute">{m.tray_how()}</li>
-  {/each}
-</ol>
+<Tray {tray} across={sheet.balls.across} />
 
 <div class="mt-2 grid items-end gap-3 sm:grid-cols-2">
   <form
@@ -209,16 +167,4 @@
   <FileButton plain label={m.tray_read()} accept=".csv,text/csv" onfile={readTray} />
 </div>
 
-{#if view.standIn}
-  <section class="mt-2 rounded-xl bg-steel/60 px-3 py-2" aria-label={m.stand_in()}>
-    <div class="flex flex-wrap items-center gap-1.5">
-      <b class="me-2 text-small">{m.stand_in()}</b>
-      <button class="button px-2.5" onclick={() => void play({ ballLike: tray.next ?? sheet.balls.mass })}>{m.stand_in_ball()}</button>
-      <button class="button px-2.5" onclick={() => void play({ load: 0 })}>{m.stand_in_off()}</button>
-      <button class="button px-2.5" onclick={() => void play({ load: 6000 })}>{m.stand_in_much()}</button>
-      <button class="button px-2.5" onclick={() => void play({ plugged: unplugged })}
-        >{unplugged ? m.stand_in_plug() : m.stand_in_unplug()}</button
-      >
-    </div>
-  </section>
-{/if}
+{#if view.standIn}<StandIn like={tray.next ?? sheet.balls.mass} unplugged={scale.now.state === "unplugged"} />{/if}

@@ -108,9 +108,7 @@
     <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
       <p class="text-small text-mute">{followed ? "" : m.follow_how()}</p>
       <span class="flex flex-wrap gap-1">
-        <button class="button plain" aria-pressed={close} onclick={() => (close = !close)}
-          >{close ? m.show_whole() : m.show_roasting()}</button
-        >
+        <button class="button plain" onclick={() => (close = !close)}>{close ? m.show_whole() : m.show_roasting()}</button>
         <button class="button plain" onclick={() => void calendar(true)}
           ><CalendarClock size={17} aria-hidden="true" />{m.alarms_file()}</button
         >

@@ -8,7 +8,6 @@
   import { amount, number } from "../../words/format";
   import { feelName } from "../../words/names/dough";
   import type { StageProps } from "../props";
-  import { setWaterBy } from "./ledger";
   import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
@@ -22,12 +21,7 @@
 
 <div class="mb-4 grid gap-2.5">
   <Choice label={m.feel()} value={spec.dough.feel} options={feels} onchange={(v) => (spec.dough.feel = v)} />
-  <Segments
-    label={m.water_by()}
-    value={spec.dough.waterBy}
-    options={ways}
-    onchange={(by) => batch.changeBy((sheet) => setWaterBy(spec, sheet, by), "water")}
-  />
+  <Segments label={m.water_by()} value={spec.dough.waterBy} options={ways} onchange={(by) => batch.move({ kind: "water", by }, "water")} />
   {#if spec.dough.waterBy === "hydration"}
     <span class="flex items-center justify-between gap-2"
       >{m.hydration()}

@@ -53,7 +53,7 @@
       field="dough.additions[].id"
       value=""
       except={dough.additions.map((a) => a.id)}
-      onchange={(id) => dough.additions.push({ id, amount: { by: "share", share: 1, mass: 0 } })}
+      onpick={(id) => batch.move({ kind: "add", part: "addition", id })}
     />
     <Pick
       bare
@@ -62,7 +62,7 @@
       field="dough.liquids[].id"
       value=""
       except={dough.liquids.map((l) => l.id)}
-      onchange={(id) => dough.liquids.push({ id, amount: { by: "share", share: 10, mass: 0 } })}
+      onpick={(id) => batch.move({ kind: "add", part: "liquid", id })}
     />
     <Pick
       bare
@@ -71,7 +71,7 @@
       field="dough.flours[].id"
       value=""
       except={dough.flours.map((f) => f.id)}
-      onchange={(id) => dough.flours.push({ id, parts: Math.max(Math.round((dough.flours[0]?.parts ?? 100) / 4), 1) })}
+      onpick={(id) => batch.move({ kind: "add", part: "flour", id })}
     />
   </div>
 </div>

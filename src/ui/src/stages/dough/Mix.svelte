@@ -79,7 +79,7 @@
             <span class="w-28"
               ><AmountField
                 label={m.bit_in()}
-                item={sheet.dough.portions[adding.item]?.id ?? larder.view!.firstPicks.water}
+                item={sheet.dough.portions[adding.item]?.id ?? larder.view!.water}
                 shown={amount(wentIn, "g")}
                 class="font-head text-figure font-bold"
                 onread={(grams) => put(grams)}
@@ -107,7 +107,7 @@
       <span class="w-28"
         ><AmountField
           label={m.bowl()}
-          item={larder.view!.firstPicks.water}
+          item={larder.view!.water}
           shown={mix.bowl ? amount(mix.bowl, "g") : m.any_bowl()}
           class="font-head text-big font-bold"
           onread={(g) => batch.change(() => (mix.bowl = g))}

@@ -8,13 +8,13 @@
   import { amount } from "../../words/format";
   import { shortName } from "../../words/names/items";
   import { say } from "../../words/refusals";
+  import type { Question } from "../../api/types";
   import { pours } from "../../words/figures";
   import type { StageProps } from "../props";
-  import { ask, ballFollows, fixBall, questionOf, startsFromBowl, type Question } from "./ledger";
 
   let { spec, sheet }: StageProps = $props();
   const start = $derived(spec.start);
-  const question = $derived(questionOf(spec));
+  const { question, ballFollows, fromBowl } = $derived(sheet.dough.start);
   const poured = $derived(pours(sheet));
   const questions: [Question, () => string][] = [
     ["pieces", m.start_pieces],
@@ -41,7 +41,7 @@
     orientation="horizontal"
     aria-labelledby="start-from"
     class="grid grid-cols-3 rounded-xl border-2 border-rim-soft bg-white p-0.5 sm:grid-cols-6"
-    onValueChange={(v) => batch.changeBy((sheet) => ask(spec, sheet, v as Question), "question")}
+    onValueChange={(v) => batch.move({ kind: "ask", question: v as Question }, "question")}
   >
     {#each questions.filter(([q]) => !(poured && q === "rounds")) as [value, label] (value)}
       <RadioGroup.Item
@@ -108,15 +108,13 @@
         {@render figure(m.one_ball(), "balls.mass", spec.balls.mass, "g", 1, (v) => (spec.balls.mass = v))}
       {/if}
     {/if}
-    {#if ballFollows(spec)}
-      {@render figure(m.makes_so_many(), "start.makes", start.makes!, "", 0, (v) => (start.makes = v))}
-      <button
-        class="button plain px-2"
-        aria-label={m.let_count_follow()}
-        onclick={() => batch.changeBy((sheet) => fixBall(spec, sheet), "makes")}><PinOff size={17} aria-hidden="true" /></button
+    {#if ballFollows}
+      {@render figure(m.makes_so_many(), "start.makes", start.makes ?? sheet.balls.count, "", 0, (v) => (start.makes = v))}
+      <button class="button plain px-2" aria-label={m.let_count_follow()} onclick={() => batch.move({ kind: "ball" }, "makes")}
+        ><PinOff size={17} aria-hidden="true" /></button
       >
-    {:else if startsFromBowl(spec)}
-      <button class="button plain px-2" onclick={() => batch.changeBy((sheet) => (spec.start.makes = sheet.balls.count), "makes")}
+    {:else if fromBowl}
+      <button class="button plain px-2" onclick={() => batch.move({ kind: "pieces" }, "makes")}
         ><Pin size={15} aria-hidden="true" />{m.fix_how_many()}</button
       >
     {/if}

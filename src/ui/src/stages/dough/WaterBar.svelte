@@ -9,10 +9,9 @@
   let { sheet }: { sheet: BatchSheet } = $props();
   const dough = $derived(sheet.dough);
   const poured = $derived(["pours", "tooThick", "tooThin"].includes(dough.water.feel));
-  // A point of gap is so many points of hydration in this liquid.
-  const perGap = $derived((dough.water.good.most - dough.water.good.least) / (dough.water.marks.soft - dough.water.marks.firm));
-  const mark = (gap: number) => dough.water.right + gap * perGap;
-  const end = $derived(Math.max(mark(dough.water.marks.sticky + (poured ? 40 : 10)), dough.water.hydration + 3));
+  const marks = $derived(dough.water.marks);
+  // The bar goes on a while past its last mark, and past the water there is.
+  const end = $derived(Math.max(marks.sticky + (poured ? 40 : 10), dough.water.hydration + 3));
   let width = $state(600);
   // A word that would be cut is left out: the word for what it is now stands above in any case.
   const fits = (points: number, word: string) => (width * points) / end > word.length * 7 + 4;
@@ -20,15 +19,15 @@
   const zones = $derived(
     poured
       ? [
-          { to: mark(dough.water.marks.firm), label: m.zone_too_thick(), look: "bg-chilli-soft" },
-          { to: mark(dough.water.marks.soft), label: m.zone_pours(), look: "bg-leaf-soft" },
+          { to: marks.firm, label: m.zone_too_thick(), look: "bg-chilli-soft" },
+          { to: marks.soft, label: m.zone_pours(), look: "bg-leaf-soft" },
           { to: end, label: m.zone_too_thin(), look: "bg-chilli-soft" },
         ]
       : [
-          { to: mark(dough.water.marks.stiff), label: m.zone_stiff(), look: "bg-chilli-soft" },
-          { to: mark(dough.water.marks.firm), label: m.zone_firm(), look: "bg-line" },
-          { to: mark(dough.water.marks.soft), label: m.zone_right(), look: "bg-leaf-soft" },
-          { to: mark(dough.water.marks.sticky), label: m.zone_soft(), look: "bg-line" },
+          { to: marks.stiff, label: m.zone_stiff(), look: "bg-chilli-soft" },
+          { to: marks.firm, label: m.zone_firm(), look: "bg-line" },
+          { to: marks.soft, label: m.zone_right(), look: "bg-leaf-soft" },
+          { to: marks.sticky, label: m.zone_soft(), look: "bg-line" },
           { to: end, label: m.zone_sticky(), look: "bg-chilli-soft" },
         ],
   );

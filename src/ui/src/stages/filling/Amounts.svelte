@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { BatchSheet } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
+  import Toggle from "../../parts/Toggle.svelte";
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import { amount, number } from "../../words/format";
@@ -51,14 +52,8 @@
     </dl>
     <div class="mt-3 flex flex-wrap gap-2">
       {#if fit?.filling}<button class="button" onclick={makeIt}>{m.fit_filling()}</button>{/if}
-      <button
-        class="button"
-        aria-pressed={sets}
-        onclick={() =>
-          batch.changeBy((sheet) => {
-            spec.start.pieces = sheet.balls.count;
-            spec.start.by = spec.start.by === "filling" ? "pieces" : "filling";
-          })}>{sets ? m.filling_sets() : m.fit_start()}</button
+      <Toggle class="button" pressed={sets} onpress={() => batch.move({ kind: "ask", question: sets ? "pieces" : "filling" }, "question")}
+        >{sets ? m.filling_sets() : m.fit_start()}</Toggle
       >
     </div>
   </div>

@@ -1,7 +1,4 @@
 <script lang="ts">
-  import ArrowLeft from "@lucide/svelte/icons/arrow-left";
-  import ArrowRight from "@lucide/svelte/icons/arrow-right";
-  import Trash2 from "@lucide/svelte/icons/trash-2";
   import { larder } from "../../api/larder.svelte";
   import type { FillingRow, FillingStep } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
@@ -14,6 +11,8 @@
   import { fillingStepName } from "../../words/names/filling";
   import { flameName } from "../../words/names/pan";
   import WeighIn from "./WeighIn.svelte";
+
+  import StepHead from "../ladder/StepHead.svelte";
 
   interface Props {
     step: FillingStep;
@@ -44,19 +43,9 @@
 {/snippet}
 
 <div class="rounded-xl bg-steel/60 px-3.5 py-2.5" data-testid="edit-filling-step">
-  <div class="flex flex-wrap items-center gap-x-1">
-    <h2 class="me-auto text-body font-bold">
-      {fillingStepName[step.kind]()} <span class="font-text text-small font-normal text-mute">{went.join(" · ")}</span>
-    </h2>
-    <button class="button plain px-2.5" disabled={at === 0} onclick={() => onmove(at, at - 1)} aria-label={m.earlier()}
-      ><ArrowLeft size={18} aria-hidden="true" /></button
-    >
-    <button class="button plain px-2.5" disabled={at === count - 1} onclick={() => onmove(at, at + 1)} aria-label={m.later()}
-      ><ArrowRight size={18} aria-hidden="true" /></button
-    >
-    <button class="button plain px-2.5" onclick={() => onremove(at)} aria-label={m.remove()}><Trash2 size={18} aria-hidden="true" /></button
-    >
-  </div>
+  <StepHead {at} {count} {onmove} {onremove}>
+    {fillingStepName[step.kind]()} <span class="font-text text-small font-normal text-mute">{went.join(" · ")}</span>
+  </StepHead>
   <div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
     {#if step.kind === "chop"}
       <Choice

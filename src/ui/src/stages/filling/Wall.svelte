@@ -2,6 +2,7 @@
   import { larder } from "../../api/larder.svelte";
   import type { ParcelShape } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
+  import Toggle from "../../parts/Toggle.svelte";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
@@ -42,10 +43,10 @@
       />
       <div class="flex flex-wrap gap-1.5">
         {#each schools as { share, label } (share)}
-          <button
+          <Toggle
             class="button border-rim-soft px-2.5"
-            aria-pressed={Math.abs(wall.share - share) < 0.5}
-            onclick={() => batch.change(() => (wall.share = share))}>{label()} · {amount(share, "%")}</button
+            pressed={Math.abs(wall.share - share) < 0.5}
+            onpress={() => batch.change(() => (wall.share = share))}>{label()} · {amount(share, "%")}</Toggle
           >
         {/each}
       </div>

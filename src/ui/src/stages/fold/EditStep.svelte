@@ -1,13 +1,12 @@
 <script lang="ts">
-  import ArrowLeft from "@lucide/svelte/icons/arrow-left";
-  import ArrowRight from "@lucide/svelte/icons/arrow-right";
-  import Trash2 from "@lucide/svelte/icons/trash-2";
   import type { FoldStep } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import Choice from "../../parts/Choice.svelte";
   import Dial from "../../parts/Dial.svelte";
   import Pick from "../../parts/Pick.svelte";
   import { titleOf } from "./words";
+
+  import StepHead from "../ladder/StepHead.svelte";
 
   interface Props {
     step: FoldStep;
@@ -38,17 +37,7 @@
 {/snippet}
 
 <div class="rounded-xl bg-steel/60 px-3.5 py-2.5" data-testid="edit-step">
-  <div class="flex flex-wrap items-center gap-x-1">
-    <h2 class="me-auto text-body font-bold">{m.step_number({ number: at + 1, step: titleOf(step) })}</h2>
-    <button class="button plain px-2.5" disabled={at === 0} onclick={() => onmove(at, at - 1)} aria-label={m.earlier()}
-      ><ArrowLeft size={18} aria-hidden="true" /></button
-    >
-    <button class="button plain px-2.5" disabled={at === count - 1} onclick={() => onmove(at, at + 1)} aria-label={m.later()}
-      ><ArrowRight size={18} aria-hidden="true" /></button
-    >
-    <button class="button plain px-2.5" onclick={() => onremove(at)} aria-label={m.remove()}><Trash2 size={18} aria-hidden="true" /></button
-    >
-  </div>
+  <StepHead {at} {count} {onmove} {onremove}>{m.step_number({ number: at + 1, step: titleOf(step) })}</StepHead>
   <div class="grid gap-x-5">
     {#if step.kind === "half" || step.kind === "letter" || step.kind === "gate" || step.kind === "accordion"}
       <Choice

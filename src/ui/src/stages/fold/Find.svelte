@@ -57,8 +57,8 @@
     batch.change(() => {
       spec.sheet = f.program.program.sheet;
       spec.fold = f.program.program.fold;
-      spec.balls = { ...spec.balls, by: "mass", mass: Number(f.ball.toFixed(1)) };
-      spec.roll = { ...spec.roll, diameter: across ?? spec.roll.diameter };
+      spec.balls = f.balls;
+      spec.roll = f.roll;
     });
     toaster.say(
       m.used({ program: name(f) }),

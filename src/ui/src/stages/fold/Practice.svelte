@@ -6,6 +6,7 @@
   import { Fetched } from "../../api/fetched.svelte";
   import type { FoldPlay } from "../../api/types";
   import { newId } from "../../ids";
+  import Toggle from "../../parts/Toggle.svelte";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
   import { amount, number } from "../../words/format";
@@ -121,13 +122,13 @@
               <b>{right(i) ? "✓" : "✗"} {told(i)}</b><span>{whyOf(i)}</span>
             </div>
           {:else}
-            <button
+            <Toggle
               class="flex min-h-11 w-full items-center justify-center border-y-2 border-dashed px-3 text-body {welds.includes(i)
                 ? 'border-chilli bg-chilli-soft font-semibold'
                 : 'border-dough-deep bg-white'}"
-              aria-pressed={welds.includes(i)}
-              onclick={() => mark(i)}
-              >{m.weld_contact({ number: number(i + 1, 0) })}{welds.includes(i) ? ` · ${m.weld_marked()}` : ""}</button
+              pressed={welds.includes(i)}
+              onpress={() => mark(i)}
+              >{m.weld_contact({ number: number(i + 1, 0) })}{welds.includes(i) ? ` · ${m.weld_marked()}` : ""}</Toggle
             >
           {/if}
         {/if}

@@ -112,7 +112,7 @@
   </div>
   {#if last > 0}
     <div class="mt-1 flex items-center gap-3">
-      <button class="button px-3" onclick={play} aria-pressed={timer !== undefined}>
+      <button class="button px-3" onclick={play}>
         {#if timer}<Pause size={18} aria-hidden="true" /><span class="sr-only">{m.pause()}</span>{:else}<Play
             size={18}
             aria-hidden="true"

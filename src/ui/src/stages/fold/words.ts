@@ -1,8 +1,16 @@
-import type { BatchSheet, FoldStep } from "../../api/types";
+import type { BatchSheet, FoldStep, StepKind } from "../../api/types";
 import { m } from "../../paraglide/messages";
 import { amount, leaves, number } from "../../words/format";
 import { stepName } from "../../words/names/fold";
 import { shortName } from "../../words/names/items";
+
+/** Every kind of step, by what the hands do. */
+export const groups: { name: () => string; kinds: StepKind[] }[] = [
+  { name: m.group_lay, kinds: ["brush", "paste", "dust", "scatter", "seeds"] },
+  { name: m.group_fold, kinds: ["half", "letter", "gate", "envelope", "accordion", "enclose"] },
+  { name: m.group_wind, kinds: ["matRoll", "coil", "cone", "strips", "slit", "cutLog"] },
+  { name: m.group_shape, kinds: ["roll", "rollLong", "press", "stretch", "rest", "pinch"] },
+];
 
 /** What a step is called on its tile: what is laid on, or what is done. */
 export function titleOf(step: FoldStep): string {

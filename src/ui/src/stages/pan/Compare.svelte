@@ -66,7 +66,9 @@
         <p class="rounded-xl border-2 border-chilli bg-chilli-soft p-3 font-semibold">{failureName[pan.program.failure]()}</p>
       {:else}
         <p class="mb-1 text-body">
-          <b class="font-head text-title" data-testid="compared">{apart(m.turns_s({ times: pan.program.turns.map((t) => number(t.time, 0)).join(" + ") }))}</b>
+          <b class="font-head text-title" data-testid="compared"
+            >{apart(m.turns_s({ times: pan.program.turns.map((t) => number(t.time, 0)).join(" + ") }))}</b
+          >
         </p>
         <Chart {pan} {span} height={236} label={nameOf(pan.heat.on)} />
         <dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 text-body">
