@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.AspNetCore.ResponseCompression;
 using Ystrata.Instruments;
 using Ystrata.Store;
@@ -7,6 +8,7 @@ using Ystrata.Web.Door;
 using Ystrata.Web.Endpoints;
 using Ystrata.Web.Files;
 using Ystrata.Web.Live;
+using Ystrata.Web.Words;
 
 var builder = WebApplication.CreateBuilder(args);
 Settings settings;
@@ -38,8 +40,10 @@ if (Start.IsInside(folder, AppContext.BaseDirectory))
 KitchenLock? alone;
 KitchenDb kitchen;
 Screens screens;
+Catalogues catalogues;
 try
 {
+    catalogues = new(settings.Words is { Length: > 0 } ? Path.GetFullPath(settings.Words) : null);
     Start.KeepPrivate(folder);
     screens = Screens.Open(Path.Combine(folder, "ystrata.screens.db"));
     if (settings.SetPassphrase || (settings.Lan && screens.Passphrase is null && FirstPassphrase.SomebodyIsThere))
@@ -133,7 +137,16 @@ builder.Services.AddHostedService<DailyKeeping>();
 builder.Services.AddSingleton<Pantry>();
 builder.Services.AddSingleton<CurrentKitchen>();
 // Every request works with the larder as it stood when it came in.
-builder.Services.AddTransient(s => s.GetRequiredService<CurrentKitchen>().Taught);
+builder.Services.AddTransient(s => s.GetRequiredService<Said>().Kitchen(s.GetRequiredService<CurrentKitchen>().Taught));
+// What the server words, it words in the language of the request.
+builder.Services.AddTransient(_ => catalogues.In(CultureInfo.CurrentUICulture));
+builder.Services.AddRequestLocalization(o =>
+{
+    // Figures on the wire are the same in every language.
+    o.DefaultRequestCulture = new(CultureInfo.InvariantCulture, catalogues.Languages[0]);
+    o.SupportedCultures = [CultureInfo.InvariantCulture];
+    o.SupportedUICultures = catalogues.Languages;
+});
 builder.Services.AddSingleton<PracticeScores>();
 builder.Services.AddSingleton<Services>();
 builder.Services.AddTransient<Clocks>();
@@ -161,6 +174,7 @@ if (settings.Demo)
 }
 
 app.UseMiddleware<Headers>();
+app.UseRequestLocalization();
 Logs.Requests(app);
 app.UseExceptionHandler();
 app.UseStatusCodePages();

@@ -57,6 +57,9 @@ internal sealed record Settings
     /// <summary>No TLS on the network.</summary>
     public bool Plain { get; init; }
 
+    /// <summary>A folder with catalogues of other languages, for what the server words itself; nothing for English alone.</summary>
+    public string? Words { get; init; }
+
     /// <summary>Every request on the console too.</summary>
     public bool Verbose { get; init; }
 

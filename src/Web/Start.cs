@@ -2,6 +2,7 @@ using System.Net.Sockets;
 using System.Runtime.InteropServices;
 using Microsoft.Data.Sqlite;
 using Ystrata.Store;
+using Ystrata.Web.Words;
 
 namespace Ystrata.Web;
 
@@ -66,6 +67,7 @@ internal static partial class Start
         BackupException => $"{folder}/ystrata.db is damaged, or no database at all. Its backups are in {folder}/backups: put a sound one in its place.",
         UnauthorizedAccessException or SqliteException { SqliteErrorCode: 8 or 14 } => $"There is no right to write in {folder}. Give it to this user, or say another folder with --data.",
         SqliteException { SqliteErrorCode: 13 } => $"There is no room left on the disk of {folder}.",
+        CatalogueException words => words.Message,
         IOException { InnerException: Exception inner } when Taken(inner) => "Something else listens on that port already. Say another one with --port.",
         IOException io => $"{folder} cannot be used: {io.Message}",
         _ => null,

@@ -1,30 +1,11 @@
 import type { Plugin } from "vite";
+import { madeUp } from "./made-up.mjs";
 
 /**
  * The languages pages can be built in. Two are made up, for the tests: `xa` is accented and half as long again, so that whatever is cut off or was
  * never in a catalogue shows; `xb` runs from right to left.
  */
 export type Language = "en" | "xa" | "xb";
-
-const ACCENTED: Record<string, string> = Object.fromEntries(
-  [..."aáeéiíoóuúyýcçnñsšzžAÁEÉIÍOÓUÚYÝCÇNÑSŠZŽ"].flatMap((c, i, all) => (i % 2 ? [] : [[c, all[i + 1]!]])),
-);
-const RIGHT_TO_LEFT = { from: "\u202e", to: "\u202c" };
-
-/** Words of the made-up languages out of English ones; what stands in braces is a figure or a name and stays. */
-function madeUp(language: Language, text: string): string {
-  const parts = text.split(/(\$\{[^}]*\})/);
-  const worded = parts.map((part, i) =>
-    i % 2
-      ? part
-      : language === "xa"
-        ? part
-            .replaceAll(/\p{L}/gu, (c) => ACCENTED[c] ?? c)
-            .replaceAll(/\p{L}{4,}/gu, (word) => word + word.slice(-Math.ceil(word.length / 2)))
-        : part.replaceAll(/\p{L}+/gu, (word) => RIGHT_TO_LEFT.from + word + RIGHT_TO_LEFT.to),
-  );
-  return worded.join("");
-}
 
 /**
  * Pages are built in one language: each message is its words and nothing else, without a choice at run time. A kitchen that has several
@@ -43,7 +24,7 @@ export function oneLanguage(language: Language): Plugin {
       if (!words || !name || !english)
         throw new Error(`${id}: not compiled as expected; names of messages are small letters, digits and _`);
       const said =
-        language === "en" ? words : words.replaceAll(/`((?:[^`\\]|\\.)*)`/g, (_, text: string) => `\`${madeUp(language, text)}\``);
+        language === "en" ? words : words.replaceAll(/`((?:[^`\\]|\\.)*)`/g, (_, text: string) => `\`${madeUp(language, text, /(\$\{[^}]*\})/)}\``);
       return { code: `${said}export const ${name} = ${english};`, map: null };
     },
     transformIndexHtml: (html) =>

@@ -193,7 +193,7 @@ public sealed class FormatTests : IDisposable
             read[2] += BallsCsv.Read(Spoilt.Of(ballsFile, random)) is { Problem: null, Bad.Count: 0 } ? 1 : 0;
             try
             {
-                var (text, own) = RecipeFile.Read(Encoding.UTF8.GetString(Spoilt.Of(recipeFile, random)));
+                var (text, own) = RecipeFile.Read(Encoding.UTF8.GetString(Spoilt.Of(recipeFile, random)), Lexicon.Own);
                 read[3] += own is null && RecipeReader.Read(text, larder, []).Refusals.Count == 0 ? 1 : 0;
             }
             catch (FileException)

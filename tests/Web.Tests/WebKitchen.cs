@@ -16,6 +16,9 @@ public sealed class WebKitchen : WebApplicationFactory<Program>
 
     private bool lan;
 
+    /// <summary>A folder with the words of other languages.</summary>
+    public string? Words { get; init; }
+
     /// <summary>One that listens to the network: called in process, nothing comes by the ear of the machine itself, so everybody is a stranger.</summary>
     public static WebKitchen OnTheNetwork() => new() { lan = true };
 
@@ -51,6 +54,7 @@ public sealed class WebKitchen : WebApplicationFactory<Program>
     {
         builder.UseSetting("data", folder);
         builder.UseSetting("demo", "false");
+        builder.UseSetting("words", Words);
         if (lan)
         {
             builder.UseSetting("lan", "true");

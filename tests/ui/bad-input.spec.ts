@@ -65,9 +65,9 @@ test("a figure put right is planned and kept again", async ({ bench, page }) => 
 test("a line that carries too much says how far it may go", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   await bench.set("Water, percent of flour", "-4");
-  await expect(page.locator("#problem-liquid-0")).toContainText("From 0 % to 500 %.");
+  await expect(bench.portion("water").locator(".refusal")).toContainText("From 0 % to 500 %.");
   await bench.set("Water, percent of flour", "62");
-  await expect(page.locator("#problem-liquid-0")).toHaveCount(0);
+  await expect(bench.portion("water").locator(".refusal")).toHaveCount(0);
 });
 
 test("amounts that cannot be read say so and change nothing", async ({ bench, page }) => {

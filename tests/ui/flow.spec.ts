@@ -88,7 +88,7 @@ test("the ball can be fixed by its mass or by its round, and neither jumps when 
   await bench.set("Round, across", "20");
   await expect(bench.stratum("balls")).toContainText("24 × 99 g");
   await page.getByRole("radio", { name: "The ball" }).click();
-  await expect(bench.number("One ball")).toHaveValue("98.6");
+  await expect(bench.number("One ball")).toHaveValue("98.8");
 });
 
 test("a batch becomes the recipe, and the old recipe comes back with one press", async ({ bench, page }) => {

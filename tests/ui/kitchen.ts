@@ -1,10 +1,11 @@
 import { test as base, expect, type Page } from "@playwright/test";
+import { join } from "node:path";
 import { own, startServer } from "./server.mjs";
 
 type Server = Awaited<ReturnType<typeof startServer>>;
 
 async function serve(use: (server: Server) => Promise<void>) {
-  const server = await startServer();
+  const server = await startServer({ more: ["--words", join(import.meta.dirname, "../../.build/words")] });
   await server.remember();
   await use(server);
   await server.stop();

@@ -92,12 +92,17 @@ async function places(page: Page, address: string, request: APIRequestContext, l
   }
 }
 
-/** Words of the kitchen's own: names and notes that cooks gave, and the larder's. */
+/** Words of the kitchen's own: names and notes that cooks gave. What ships in the larder has names in every language. */
 async function ofTheKitchen(address: string, request: APIRequestContext): Promise<string> {
   const texts = await Promise.all(
-    ["breads", "batches", "log", "larder", "scale", "keeping"].map(async (what) => (await request.get(`${address}/api/${what}`)).text()),
+    ["breads", "batches", "log", "scale", "keeping"].map(async (what) => (await request.get(`${address}/api/${what}`)).text()),
   );
-  return [...texts, "ystrata"].join(" ").toLowerCase();
+  const larder = (await (await request.get(`${address}/api/larder`)).json()) as {
+    ingredients: { name: string; note: string; origin: string }[];
+    vessels: { name: string }[];
+  };
+  const own = larder.ingredients.filter((i) => i.origin === "own").map((i) => `${i.name} ${i.note}`);
+  return [...texts, ...own, ...larder.vessels.map((v) => v.name), "ystrata kcal"].join(" ").toLowerCase();
 }
 
 for (const width of [1280, 390])

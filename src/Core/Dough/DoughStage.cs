@@ -40,11 +40,8 @@ public sealed record FeelMarks(Percent Stiff, Percent Firm, Percent Soft, Percen
 /// <param name="Ball">One ball, or ladleful, as planned.</param>
 /// <param name="Thickness">Of the round that ball makes, with its filling.</param>
 /// <param name="LiquidId">The liquid a start from liquid would fix; nothing when all are fixed by mass.</param>
-/// <param name="Question">The figure that is fixed now.</param>
-/// <param name="FromBowl">The dough is fixed, by flour or liquid at hand.</param>
-/// <param name="BallFollows">Dough and pieces are fixed, and the ball follows.</param>
 public sealed record StartSheet(
-    Question Question, bool FromBowl, bool BallFollows, int Pieces, Grams Ball, Millimetres Thickness, Millilitres Ladle, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
+    int Pieces, Grams Ball, Millimetres Thickness, Millilitres Ladle, Grams Flour, Grams? Liquid, string? LiquidId, Grams Filling, Grams FillingEach, int People, double Each);
 
 /// <summary>The same dough in several bowls, mixed in turn.</summary>
 public sealed record DoughLots(int Count, Grams Each);
@@ -146,9 +143,6 @@ public static class DoughStage
         var each = start.By == StartBy.Filling ? all / solved.Count : one;
         var eats = start.By == StartBy.People ? start.Each : (double)solved.Count / start.People;
         return new(
-            Ledger.QuestionOf(batch.Spec),
-            Ledger.FromBowl(batch.Spec),
-            Ledger.BallFollows(batch.Spec),
             solved.Count,
             ball,
             batch.Route.ThicknessOf(ball, solved.Bowl.DoughDensity, batch.Stuffing?.Made),

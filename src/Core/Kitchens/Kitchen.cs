@@ -10,6 +10,9 @@ public sealed record Kitchen(Larder Larder, Measuring Measures, HandTimes Hands,
     /// <summary>The same kitchen in this air.</summary>
     internal Kitchen In(RoomAir air) => (air == RoomAir.HighUp ? Cooked.BoilsHighUp : Cooked.Boils) is var boils && boils == Boils ? this : this with { Boils = boils };
 
+    /// <summary>The words amounts and recipes are read with, besides the readers' own.</summary>
+    public Lexicon Words { get; init; } = Lexicon.Own;
+
     /// <summary>As it ships: nobody has put anything right and nothing is learned.</summary>
     public static Kitchen Shipped { get; } = new(Larder.Shipped, Measuring.Usual, HandTimes.Shipped, Learned.Nothing, Units.UsualBoard);
 

@@ -39,6 +39,9 @@ public static partial class AmountReader
     private static readonly double[] HalvesAre = [1 / 2d, 1 / 3d, 2 / 3d, 1 / 4d, 3 / 4d, 1 / 8d, 3 / 8d, 5 / 8d, 7 / 8d];
 
     /// <param name="text">As typed; case and spaces do not matter. No unit means grams, or ounces where the kitchen weighs in them.</param>
+    public static AmountRead Read(string text, Ingredient item, Kitchen kitchen, bool ounces = false) => Read(kitchen.Words.Read(text), item, kitchen.Measures, ounces);
+
+    /// <summary>The same in the reader's own words alone.</summary>
     public static AmountRead Read(string text, Ingredient item, Measuring measuring, bool ounces = false)
     {
         var plain = Spaces().Replace(Digits.Plain(text).Trim().ToLowerInvariant(), " ");
@@ -98,7 +101,7 @@ public static partial class AmountReader
 
     /// <summary>An amount of dough: a golf ball, two fists, 80 g, a ladle.</summary>
     public static AmountRead OfDough(string text, Kitchen kitchen, bool ounces = false) =>
-        Read(text, kitchen[Staples.WhiteFlour] with { Name = "", Kind = IngredientKind.Puree, Density = Round.DoughDensity }, kitchen.Measures, ounces);
+        Read(text, kitchen[Staples.WhiteFlour] with { Name = "", Kind = IngredientKind.Puree, Density = Round.DoughDensity }, kitchen, ounces);
 
     private static double? MassOf(string unit) => unit switch
     {

@@ -24,7 +24,7 @@ internal sealed partial class KnownNames
 
     public KnownNames(Larder larder) =>
         known = [.. larder.All.Where(i => i.Origin != Origin.Gone).OrderBy(i => Rank(i.Id)).ThenBy(i => i.Id, StringComparer.Ordinal)
-            .Select(i => (i, i.Name.ToLowerInvariant(), NamesOf(i.Name).Concat(Others.TryGetValue(i.Id, out var others) ? others.Names : []).ToList()))];
+            .Select(i => (i, i.Name.ToLowerInvariant(), NamesOf(i.Name).Concat(Shipped(i)).Concat(Others.TryGetValue(i.Id, out var others) ? others.Names : []).ToList()))];
 
     /// <summary>What a text without its amount means: one thing, or several that could be meant, the likeliest first.</summary>
     public List<Ingredient> Meant(string text)
@@ -73,6 +73,9 @@ internal sealed partial class KnownNames
 
         return found;
     }
+
+    // A shipped line that is called otherwise in the cook's language goes by its shipped name too.
+    private static IEnumerable<string[]> Shipped(Ingredient item) => item.Origin != Origin.Own && Larder.Shipped.TryGet(item.Id, out var shipped) && shipped!.Name != item.Name ? NamesOf(shipped.Name) : [];
 
     private static int Rank(string id) => Others.TryGetValue(id, out var other) ? other.Rank : int.MaxValue;
 

@@ -12,8 +12,13 @@ internal sealed partial class LineReader(Kitchen kitchen)
 
     public RecipeLine Read(string text)
     {
-        var line = Plain(text);
+        var line = Plain(kitchen.Words.Read(text));
         var could = Meant(line);
+        if (could.Count != 1 && Plain(text) is var written && written != line && Meant(written) is { Count: 1 } named)
+        {
+            could = named;
+        }
+
         if (could.Count != 1)
         {
             return new(text, null, null, could.Count == 0 ? LineTrouble.NoIngredient : LineTrouble.Several, [.. could.Take(MostCould).Select(i => i.Id)]);
@@ -24,7 +29,7 @@ internal sealed partial class LineReader(Kitchen kitchen)
     }
 
     /// <summary>The amount of a line once it is known of what; nothing when there is none.</summary>
-    public (Grams? Mass, double? Packing) MassOf(string text, Ingredient item) => amounts.Of(Plain(text), item) is var read ? (read.Mass, read.Packing) : default;
+    public (Grams? Mass, double? Packing) MassOf(string text, Ingredient item) => amounts.Of(Plain(kitchen.Words.Read(text)), item) is var read ? (read.Mass, read.Packing) : default;
 
     // Small letters, no list marks, and nothing of what is only said beside: extra for dusting, or as needed, optional.
     private static string Plain(string text)

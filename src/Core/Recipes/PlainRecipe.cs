@@ -14,7 +14,8 @@ public static partial class PlainRecipe
         Steps,
     }
 
-    public static RecipeText Read(string text)
+    /// <param name="words">Those of the cook's language: what a line is, is asked of its words in the reader's own; it stays as it is written wherever it is taken whole.</param>
+    public static RecipeText Read(string text, Lexicon words)
     {
         var (name, yield, mode) = ("", "", Mode.Unsaid);
         var (ingredients, steps) = (new List<string>(), new List<string>());
@@ -26,7 +27,8 @@ public static partial class PlainRecipe
                 continue;
             }
 
-            var head = line.TrimEnd(':', '.', ' ').ToLowerInvariant();
+            var ours = words.Read(line);
+            var head = ours.TrimEnd(':', '.', ' ').ToLowerInvariant();
             if (IngredientsHead().IsMatch(head))
             {
                 mode = Mode.Ingredients;
@@ -35,22 +37,22 @@ public static partial class PlainRecipe
             {
                 mode = Mode.Steps;
             }
-            else if (Yield().Match(line) is { Success: true } makes && line.Length < LongestLine)
+            else if (Yield().Match(ours) is { Success: true } makes && line.Length < LongestLine)
             {
                 yield = yield.Length == 0 ? line : yield;
             }
-            else if (RecipeLines.HeadingOf(line) is not null && mode != Mode.Steps)
+            else if (RecipeLines.HeadingOf(ours) is not null && mode != Mode.Steps)
             {
                 ingredients.Add(line);
                 mode = Mode.Ingredients;
             }
-            else if (Inline().Match(line) is { Success: true } inline && Amounts().Count(inline.Groups[2].Value) > 0 && mode != Mode.Steps)
+            else if (Inline().Match(ours) is { Success: true } inline && Amounts().Count(inline.Groups[2].Value) > 0 && mode != Mode.Steps)
             {
                 // "Dough: 300 g flour, 180 g water"
                 ingredients.Add(inline.Groups[1].Value);
                 ingredients.AddRange(List(inline.Groups[2].Value));
             }
-            else if (name.Length == 0 && ingredients.Count == 0 && steps.Count == 0 && mode == Mode.Unsaid && line.Length <= LongestName && !IsIngredient(line) && !line.EndsWith('.'))
+            else if (name.Length == 0 && ingredients.Count == 0 && steps.Count == 0 && mode == Mode.Unsaid && line.Length <= LongestName && !IsIngredient(ours) && !line.EndsWith('.'))
             {
                 name = line;
             }
@@ -58,17 +60,17 @@ public static partial class PlainRecipe
             {
                 steps.AddRange(Sentences(line));
             }
-            else if (mode == Mode.Ingredients && line.Length <= LongestLine && !Verb().IsMatch(line))
+            else if (mode == Mode.Ingredients && line.Length <= LongestLine && !Verb().IsMatch(ours))
             {
-                ingredients.AddRange(Amounts().Count(line) > 1 ? List(line) : [line]);
+                ingredients.AddRange(Amounts().Count(ours) > 1 ? List(ours) : [line]);
             }
-            else if (line.Length <= LongestLine && IsIngredient(line))
+            else if (line.Length <= LongestLine && IsIngredient(ours))
             {
-                ingredients.AddRange(Amounts().Count(line) > 1 ? List(line) : [line]);
+                ingredients.AddRange(Amounts().Count(ours) > 1 ? List(ours) : [line]);
             }
             else
             {
-                Prose(line, ingredients, steps);
+                Prose(ours, ingredients, steps);
             }
         }
 

@@ -14,12 +14,12 @@ internal enum LineFor
 /// <summary>The ingredients of a recipe line by line: headings say what follows is for, and a line that names two things is two.</summary>
 internal static partial class RecipeLines
 {
-    public static List<(string Text, LineFor For)> Of(IEnumerable<string> ingredients)
+    public static List<(string Text, LineFor For)> Of(IEnumerable<string> ingredients, Lexicon words)
     {
         var (lines, part) = (new List<(string, LineFor)>(), LineFor.Unsaid);
         foreach (var text in ingredients)
         {
-            if (HeadingOf(text) is { } heading)
+            if (HeadingOf(words.Read(text)) is { } heading)
             {
                 part = heading;
                 continue;
@@ -28,7 +28,7 @@ internal static partial class RecipeLines
             // A line of its own, however it reads: it is asked about.
             foreach (var one in Each(text))
             {
-                lines.Add((one, Filling().IsMatch(one) ? LineFor.Filling : part));
+                lines.Add((one, Filling().IsMatch(words.Read(one)) ? LineFor.Filling : part));
             }
         }
 

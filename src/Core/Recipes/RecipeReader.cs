@@ -29,13 +29,13 @@ public static partial class RecipeReader
             return new(recipe.Name, recipe.About, recipe.Tags, null, [], [], [new(field, RefusalCode.TooMany, count, 0, most)]);
         }
 
-        recipe = recipe with { Ingredients = [.. recipe.Ingredients.Select(Digits.Plain)], Steps = [.. recipe.Steps.Select(Digits.Plain)], Yield = Digits.Plain(recipe.Yield) };
+        recipe = recipe with { Ingredients = [.. recipe.Ingredients.Select(Digits.Plain)], Steps = [.. recipe.Steps.Select(Digits.Plain)], Yield = kitchen.Words.Read(Digits.Plain(recipe.Yield)) };
         var reader = new LineReader(kitchen);
-        var written = RecipeLines.Of(recipe.Ingredients);
+        var written = RecipeLines.Of(recipe.Ingredients, kitchen.Words);
         var lines = written.Select((line, i) => Settle(reader.Read(line.Text), settled.LastOrDefault(s => s.Line == i), reader, kitchen)).ToList();
         lines = [.. lines.Select(l => Loosened(l, kitchen))];
-        var steps = StepReader.Read(recipe.Steps);
-        var flour = lines.Zip(written).Where(l => l.First.Trouble == LineTrouble.None && kitchen[l.First.Item!].Kind == IngredientKind.Flour && l.Second.For != LineFor.Filling && !IsBeside(l.First.Text)).Sum(l => l.First.Mass!.Value.Value);
+        var steps = StepReader.Read(recipe.Steps, kitchen.Words);
+        var flour = lines.Zip(written).Where(l => l.First.Trouble == LineTrouble.None && kitchen[l.First.Item!].Kind == IngredientKind.Flour && l.Second.For != LineFor.Filling && !IsBeside(l.First.Text, kitchen.Words)).Sum(l => l.First.Mass!.Value.Value);
         if (flour <= 0)
         {
             return new(recipe.Name, recipe.About, recipe.Tags, null, lines, steps, [new("dough.flours", RefusalCode.Missing)]);
@@ -71,9 +71,9 @@ public static partial class RecipeReader
     // Fat without an amount is what the pan is greased with, salt without one is as usual, water goes in by feel, spice as the cook likes; which flour the board is dusted with is nothing to be asked.
     private static RecipeLine Loosened(RecipeLine line, Kitchen kitchen) => line switch
     {
-        { Trouble: LineTrouble.Several, Could: [var dust, ..] } when kitchen[dust].Kind == IngredientKind.Flour && IsBeside(line.Text) => line with { Item = dust, Trouble = LineTrouble.KindOnly },
+        { Trouble: LineTrouble.Several, Could: [var dust, ..] } when kitchen[dust].Kind == IngredientKind.Flour && IsBeside(line.Text, kitchen.Words) => line with { Item = dust, Trouble = LineTrouble.KindOnly },
         { Trouble: LineTrouble.NoAmount, Item: { } item } when kitchen[item].Kind is IngredientKind.Fat or IngredientKind.Salt or IngredientKind.Liquid
-            || (Loosely().IsMatch(line.Text) && kitchen[item].Kind is IngredientKind.Seasoning or IngredientKind.Addition) => line with { Trouble = LineTrouble.KindOnly },
+            || (Loosely().IsMatch(kitchen.Words.Read(line.Text)) && kitchen[item].Kind is IngredientKind.Seasoning or IngredientKind.Addition) => line with { Trouble = LineTrouble.KindOnly },
         _ => line,
     };
 
@@ -101,7 +101,7 @@ public static partial class RecipeReader
 
             var share = Percent.FromFraction(mass.Value / flour);
             var filled = parts.Count;
-            var (trouble, inside, beside) = (LineTrouble.None, uses[i] == LineFor.Filling, uses[i] == LineFor.Pan || IsBeside(lines[i].Text));
+            var (trouble, inside, beside) = (LineTrouble.None, uses[i] == LineFor.Filling, uses[i] == LineFor.Pan || IsBeside(lines[i].Text, kitchen.Words));
             switch (kitchen[id].Kind)
             {
                 case IngredientKind.Mash or IngredientKind.Dairy or IngredientKind.Meat:
@@ -216,7 +216,7 @@ public static partial class RecipeReader
     };
 
     // What stands behind "plus extra" is beside; what stands before it is not.
-    private static bool IsBeside(string text) => Beside().IsMatch(Extra().Replace(text, ""));
+    private static bool IsBeside(string text, Lexicon words) => Beside().IsMatch(Extra().Replace(words.Read(text), ""));
 
     private static int? PiecesOf(string yield) =>
         Count().Match(yield) is { Success: true } m && int.Parse(m.Value, CultureInfo.InvariantCulture) is >= 1 and <= DoughSolver.MostPieces and var n ? n : null;

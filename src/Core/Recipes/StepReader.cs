@@ -9,12 +9,12 @@ internal static partial class StepReader
     private const int LongestStep = 600;
 
     /// <summary>Step by step; each figure counts where it stands first. A step that tells several is there once for each.</summary>
-    public static IReadOnlyList<RecipeStep> Read(IEnumerable<string> steps)
+    public static IReadOnlyList<RecipeStep> Read(IEnumerable<string> steps, Lexicon words)
     {
         var read = new List<RecipeStep>();
         foreach (var text in steps)
         {
-            var line = (text.Length > LongestStep ? text[..LongestStep] : text).ToLowerInvariant();
+            var line = words.Read(text.Length > LongestStep ? text[..LongestStep] : text).ToLowerInvariant();
             List<RecipeStep> told = [.. new[] { Sides(text, line), Rest(text, line), Across(text, line), Pieces(text, line), Heat(text, line), Flame(text, line) }.OfType<RecipeStep>().Where(s => read.All(r => r.Told != s.Told)).DistinctBy(s => s.Told)];
             read.AddRange(told.Count > 0 ? told : [new(text, StepTold.Nothing)]);
         }

@@ -1,6 +1,7 @@
 using System.Text;
 using Ystrata.Store;
 using Ystrata.Web.Files;
+using Ystrata.Web.Words;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -28,7 +29,7 @@ public static class ClockEndpoints
         return Problems.From([.. breads.Refusals, .. Common.CheckDay("madeFor", body.MadeFor)]) ?? Results.Ok(clocks.WhatIfs(breads.Value!, body.MadeFor));
     }
 
-    private static IResult Calendar(Guid id, Batches batches, Clocks clocks, bool alarms = false)
+    private static IResult Calendar(Guid id, Batches batches, Clocks clocks, Said said, bool alarms = false)
     {
         if (batches.Find(id) is not { } batch)
         {
@@ -38,7 +39,7 @@ public static class ClockEndpoints
         var found = clocks.Resolve(batch.Name, batch.Spec);
         return found.Value is { } breads
             ? Results.File(
-                Encoding.UTF8.GetBytes(TimetableCalendar.Of(batch, clocks.View(breads, breads.Clock, batch.MadeFor), alarms)),
+                Encoding.UTF8.GetBytes(TimetableCalendar.Of(batch, clocks.View(breads, breads.Clock, batch.MadeFor), alarms, said)),
                 "text/calendar; charset=utf-8",
                 alarms ? "alarms.ics" : "timetable.ics")
             : Problems.From(found.Refusals)!;

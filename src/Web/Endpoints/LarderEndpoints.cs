@@ -2,6 +2,7 @@ using System.Text;
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Store;
 using Ystrata.Web.Files;
+using Ystrata.Web.Words;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -86,7 +87,7 @@ public static class LarderEndpoints
             .WithSummary("Reads a larder file. Without take=true it only says what would happen; with it, all lines are taken or none.");
     }
 
-    private static LarderView All(CurrentKitchen current, Pantry pantry) => current.Alone(() => ViewOf(current.Now, current.Versions, pantry.Units()));
+    private static LarderView All(CurrentKitchen current, Pantry pantry, Said said) => current.Alone(() => ViewOf(said.Kitchen(current.Now), current.Versions, pantry.Units()));
 
     private static LarderView ViewOf(Kitchen kitchen, IReadOnlyDictionary<string, string> versions, Units units) => new(
         kitchen.Larder.All,
@@ -144,26 +145,26 @@ public static class LarderEndpoints
     }
 
     // The id is the path's or made from the name, and where it comes from is the kitchen's to say.
-    private static IResult Add(Ingredient body, CurrentKitchen current) => current.Alone(() =>
+    private static IResult Add(Ingredient body, CurrentKitchen current, Said said) => current.Alone(() =>
     {
         if (!Guid.TryParse(body.Id, out var sent))
         {
-            return Keep(ItemIds.New(body.Name, taken => current.Now.TryGet(taken, out _)), body, current);
+            return Keep(ItemIds.New(body.Name, taken => current.Now.TryGet(taken, out _)), body, current, said);
         }
 
         var id = ItemIds.From(body.Name, sent);
         return current.Now.TryGet(id, out var there)
             ? Conditions.Again(there!.Origin == Origin.Gone ? null : there, Versions.Of(Item(id, body, current.Now.Larder)), i => i, Versions.Of)
-            : Keep(id, body, current);
+            : Keep(id, body, current, said);
     });
 
-    private static IResult Change(string id, Ingredient body, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current) =>
+    private static IResult Change(string id, Ingredient body, [FromHeader(Name = Conditions.Header)] string? ifMatch, CurrentKitchen current, Said said) =>
         Conditions.Refuse(ifMatch, out var meant) ?? current.Alone(() =>
             !current.Now.TryGet(id, out var there) || there!.Origin == Origin.Gone ? Results.NotFound()
-            : meant.For(Versions.Of(there)) ? Keep(id, body, current, added: false)
+            : meant.For(Versions.Of(there)) ? Keep(id, said.AsShipped(body with { Id = id }), current, said, added: false)
             : Conditions.Stale(there, Versions.Of(there)));
 
-    private static IResult Keep(string id, Ingredient body, CurrentKitchen current, bool added = true)
+    private static IResult Keep(string id, Ingredient body, CurrentKitchen current, Said said, bool added = true)
     {
         var item = Item(id, body, current.Now.Larder);
         if (Problems.From(IngredientCheck.Check(item, current.Now.Larder)) is { } problem)
@@ -172,8 +173,8 @@ public static class LarderEndpoints
         }
 
         current.Change((pantry, at) => pantry.Keep([item], at));
-        var now = current.Now[id];
-        return Conditions.Tagged(added ? Results.Created($"/api/larder/items/{id}", now) : Results.Ok(now), Versions.Of(now));
+        var (now, named) = (current.Now[id], said.Larder(current.Now.Larder)[id]);
+        return Conditions.Tagged(added ? Results.Created($"/api/larder/items/{id}", named) : Results.Ok(named), Versions.Of(now));
     }
 
     private static Ingredient Item(string id, Ingredient body, Larder larder) =>

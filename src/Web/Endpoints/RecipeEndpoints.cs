@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Ystrata.Store;
 using Ystrata.Web.Files;
+using Ystrata.Web.Words;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -17,7 +18,7 @@ public static class RecipeEndpoints
         recipes.MapPost("", Read).WithName("readRecipe").Produces<RecipeRead>().WithSummary("A recipe as a bread, with what could not be understood; keeps nothing.");
     }
 
-    private static IResult Write(Guid id, Breads breads, Kitchen kitchen)
+    private static IResult Write(Guid id, Breads breads, Kitchen kitchen, Said said)
     {
         if (breads.Find(id) is not { } bread)
         {
@@ -26,7 +27,7 @@ public static class RecipeEndpoints
 
         var plan = Planner.Plan(bread.Spec, kitchen);
         return plan.Value is { } sheet
-            ? Results.File(JsonSerializer.SerializeToUtf8Bytes(RecipeFile.Write(bread, sheet, kitchen)), "application/ld+json; charset=utf-8", $"{ItemIds.FileName(bread.Name)}.jsonld")
+            ? Results.File(JsonSerializer.SerializeToUtf8Bytes(RecipeFile.Write(bread, sheet, kitchen, said)), "application/ld+json; charset=utf-8", $"{ItemIds.FileName(bread.Name)}.jsonld")
             : Problems.From(plan.Refusals)!;
     }
 
@@ -34,7 +35,7 @@ public static class RecipeEndpoints
     {
         try
         {
-            var (text, own) = RecipeFile.Read(body.File);
+            var (text, own) = RecipeFile.Read(body.File, kitchen.Words);
             return Results.Ok(own is not null && Planner.Check(own, kitchen).Value is not null
                 ? new RecipeRead(text.Name, text.About, text.Tags, own, [], [], [])
                 : RecipeReader.Read(text, kitchen, body.Settled ?? []));

@@ -33,7 +33,7 @@ public static class VesselEndpoints
     private static AmountRead Read(MeasureBody body, Kitchen kitchen) =>
         body.Text.Length > LongestText ? new(null, AmountTrouble.NotRead)
         : body.Item.Length == 0 ? AmountReader.OfDough(body.Text, kitchen, body.Ounces)
-        : kitchen.TryGet(body.Item, out var item) ? AmountReader.Read(body.Text, item!, kitchen.Measures, body.Ounces)
+        : kitchen.TryGet(body.Item, out var item) ? AmountReader.Read(body.Text, item!, kitchen, body.Ounces)
         : new(null, AmountTrouble.NotRead, body.Item);
 
     private static IResult Add(VesselBody body, CurrentKitchen current) => current.Alone(() =>

@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
@@ -6,6 +5,7 @@ using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
 using Ystrata.Store;
 using Ystrata.Web.Endpoints;
+using Ystrata.Web.Words;
 
 namespace Ystrata.Web.Files;
 
@@ -24,33 +24,34 @@ internal static partial class RecipeFile
     private static readonly HtmlParser Pages = new();
 
     /// <summary>Everything but the steps: those are words, and the interface has them.</summary>
-    public static JsonObject Write(Bread bread, BatchSheet sheet, Kitchen kitchen) => new()
+    /// <param name="said">The language it is written in; what was decided is kept beside the words and is the same in all.</param>
+    public static JsonObject Write(Bread bread, BatchSheet sheet, Kitchen kitchen, Said said) => new()
     {
         ["@context"] = new JsonArray("https://schema.org", new JsonObject { [Ours] = OursAt, [Decided] = new JsonObject { ["@type"] = "@json" } }),
         ["@type"] = "Recipe",
         ["name"] = bread.Name,
         ["description"] = bread.About,
         ["keywords"] = string.Join(", ", bread.Tags),
-        ["recipeYield"] = $"{sheet.Pieces()} pieces",
+        ["recipeYield"] = said["recipe_yield", ("count", sheet.Pieces())],
         ["recipeIngredient"] = new JsonArray(
         [
             // Liquor of the filling is in the filling already, and in no larder.
-            .. sheet.Dough.Portions.Where(p => p.Mass.Value > 0 && kitchen.TryGet(p.Id, out _)).Select(p => Line(p.Mass, p.Id, kitchen, "")),
-            .. sheet.Used.Select(u => Line(u.Mass, u.Id, kitchen, u.Part switch { CostPart.Filling => ", for the filling", CostPart.Pan => ", for the pan", _ => ", between the leaves" })),
+            .. sheet.Dough.Portions.Where(p => p.Mass.Value > 0 && kitchen.TryGet(p.Id, out _)).Select(p => Line("recipe_dough", p.Mass, p.Id, kitchen, said)),
+            .. sheet.Used.Select(u => Line(u.Part switch { CostPart.Filling => "recipe_filling", CostPart.Pan => "recipe_on_pan", _ => "recipe_between" }, u.Mass, u.Id, kitchen, said)),
         ]),
-        [Declared] = new JsonArray([.. sheet.Allergens.Select(a => (JsonNode)JsonNamingPolicy.CamelCase.ConvertName(a.ToString())), .. sheet.Undeclared.Select(id => (JsonNode)$"not declared: {kitchen[id].Name}")]),
+        [Declared] = new JsonArray([.. sheet.Allergens.Select(a => (JsonNode)JsonNamingPolicy.CamelCase.ConvertName(a.ToString())), .. sheet.Undeclared.Select(id => (JsonNode)said["recipe_not_declared", ("item", kitchen[id].Name)])]),
         [Decided] = JsonSerializer.SerializeToNode(bread.Spec, SpecJson.Options),
     };
 
     /// <summary>Finds the recipe in a JSON-LD document, or in a web page that has one in it.</summary>
     /// <exception cref="FileException">There is none, or it cannot be read.</exception>
-    public static ForeignRecipe Read(string file)
+    public static ForeignRecipe Read(string file, Lexicon words)
     {
         var bare = file.TrimStart('\ufeff');
         // As people send it: no JSON, no page.
         if (bare.AsSpan().TrimStart() is { Length: > 0 } start && !(start[0] is '<' or '{' or '['))
         {
-            return Plainly(bare);
+            return Plainly(bare, words);
         }
 
         var texts = bare.AsSpan().TrimStart().StartsWith("<") ? Pages.ParseDocument(bare).Scripts.Where(s => s.Type?.Trim().Equals(Kind, StringComparison.OrdinalIgnoreCase) == true).Select(s => s.Text) : [bare];
@@ -79,15 +80,15 @@ internal static partial class RecipeFile
         throw broken is null ? new FileException(FileRefusals.NoRecipe) : new FileException(FileRefusals.BrokenFile, broken.LineNumber + 1);
     }
 
-    private static ForeignRecipe Plainly(string text)
+    private static ForeignRecipe Plainly(string text, Lexicon words)
     {
-        var read = PlainRecipe.Read(text.Replace("\r", "", StringComparison.Ordinal).Replace('\0', ' '));
+        var read = PlainRecipe.Read(text.Replace("\r", "", StringComparison.Ordinal).Replace('\0', ' '), words);
         return read.Ingredients.Count == 0
             ? throw new FileException(FileRefusals.NoRecipe)
             : new(read with { Name = Short(read.Name, Common.LongestName), Ingredients = [.. read.Ingredients.Select(i => Short(i, LongestWord))], Steps = [.. read.Steps.Select(s => Short(s, LongestWord))], Yield = Short(read.Yield, LongestWord) }, null);
     }
 
-    private static JsonNode Line(Grams mass, string id, Kitchen kitchen, string where) => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(mass.Value, 2):R} g {kitchen[id].Name}{where}");
+    private static JsonNode Line(string key, Grams mass, string id, Kitchen kitchen, Said said) => said[key, ("mass", Math.Round(mass.Value, 2)), ("item", kitchen[id].Name)];
 
     private static JsonElement? Find(JsonElement json, int deep)
     {

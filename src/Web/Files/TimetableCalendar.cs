@@ -1,8 +1,8 @@
-using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
 using Ystrata.Store;
+using Ystrata.Web.Words;
 
 namespace Ystrata.Web.Files;
 
@@ -10,10 +10,11 @@ namespace Ystrata.Web.Files;
 internal static class TimetableCalendar
 {
     /// <param name="alarmsOnly">Only the moments at which something begins; else every stretch of hands and pans as well.</param>
-    public static string Of(Batch batch, ClockView clock, bool alarmsOnly)
+    /// <param name="said">The language of its words.</param>
+    public static string Of(Batch batch, ClockView clock, bool alarmsOnly, Said said)
     {
-        var calendar = new Calendar { ProductId = "-//Ystrata//Timetable//EN" };
-        foreach (var (at, what, key) in Alarms(clock))
+        var calendar = new Ical.Net.Calendar { ProductId = $"-//Ystrata//Timetable//{said.Language.ToUpperInvariant()}" };
+        foreach (var (at, what, key) in Alarms(clock, said))
         {
             calendar.Events.Add(Event(batch, clock, at, at, what, key, alarm: true));
         }
@@ -23,12 +24,13 @@ internal static class TimetableCalendar
             foreach (var slot in clock.Sheet.Hands.Where(h => h.Parts.Count > 0 && h.Pan is null))
             {
                 calendar.Events.Add(Event(
-                    batch, clock, slot.Parts[0].From, slot.Parts[^1].To, Say(slot, clock), $"hand-{slot.Work}-{slot.Bread}-{slot.Number}-{slot.Chore}".ToLowerInvariant(), alarm: false));
+                    batch, clock, slot.Parts[0].From, slot.Parts[^1].To, Say(slot, clock, said), $"hand-{slot.Work}-{slot.Bread}-{slot.Number}-{slot.Chore}".ToLowerInvariant(), alarm: false));
             }
 
             foreach (var stay in clock.Sheet.Pans)
             {
-                var what = $"Pan {stay.Pan + 1}: {clock.Names[stay.Bread]} {string.Join(", ", stay.Pieces)}{(stay.Fry ? ", fried" : "")}";
+                var pieces = said.List(stay.Pieces);
+                var what = said[stay.Fry ? "calendar_fried" : "calendar_pan", ("pan", stay.Pan + 1), ("bread", clock.Names[stay.Bread]), ("pieces", pieces)];
                 calendar.Events.Add(Event(batch, clock, stay.Laid, stay.Lifted, what, $"pan-{stay.Bread}-{stay.Pieces[0]}-{stay.Fry}".ToLowerInvariant(), alarm: false));
             }
         }
@@ -37,42 +39,42 @@ internal static class TimetableCalendar
     }
 
     // The moments somebody must come back for.
-    private static IEnumerable<(Seconds At, string What, string Key)> Alarms(ClockView clock)
+    private static IEnumerable<(Seconds At, string What, string Key)> Alarms(ClockView clock, Said said)
     {
         foreach (var stage in clock.Sheet.Stages)
         {
             var name = clock.Names[stage.Bread];
-            var what = stage.Stage switch
+            var key = stage.Stage switch
             {
-                Stage.Dough => $"Mix the dough: {name}",
-                Stage.Rest => $"Cover the dough, it rests: {name}",
-                Stage.Balls => $"Divide: {name}",
-                Stage.Filling => $"Make the filling: {name}",
-                Stage.Fold => $"Fold: {name}",
-                Stage.Roll => $"Roll the first: {name}",
-                Stage.Pan => $"First on the pan: {name}",
+                Stage.Dough => "calendar_mix",
+                Stage.Rest => "calendar_cover",
+                Stage.Balls => "calendar_divide",
+                Stage.Filling => "calendar_filling",
+                Stage.Fold => "calendar_fold",
+                Stage.Roll => "calendar_first_rolled",
+                Stage.Pan => "calendar_first_on_pan",
                 _ => null,
             };
-            if (what is not null)
+            if (key is not null)
             {
-                yield return (stage.At, what, $"{stage.Stage}-{stage.Bread}".ToLowerInvariant());
+                yield return (stage.At, said[key, ("bread", name)], $"{stage.Stage}-{stage.Bread}".ToLowerInvariant());
             }
         }
 
-        yield return (clock.Sheet.Lead, $"Table: {string.Join(", ", clock.Names)}", "table");
+        yield return (clock.Sheet.Lead, said["calendar_table", ("breads", said.List(clock.Names))], "table");
     }
 
-    private static string Say(HandSlot slot, ClockView clock)
+    private static string Say(HandSlot slot, ClockView clock, Said said)
     {
-        var name = clock.Names[slot.Bread];
-        return slot.Work switch
+        var key = slot.Work switch
         {
-            ClockWork.Mix => $"Mix bowl {slot.Number}: {name}",
-            ClockWork.Divide => $"Divide trayful {slot.Number}: {name}",
-            ClockWork.Filling => $"Filling, step {slot.Number}: {name}",
-            ClockWork.Roll => $"Roll {slot.Number}: {name}",
-            _ => $"Fold {slot.Number}: {name}",
+            ClockWork.Mix => "calendar_bowl",
+            ClockWork.Divide => "calendar_trayful",
+            ClockWork.Filling => "calendar_fill",
+            ClockWork.Roll => "calendar_roll_piece",
+            _ => "calendar_fold_piece",
         };
+        return said[key, ("number", slot.Number), ("bread", clock.Names[slot.Bread])];
     }
 
     private static CalendarEvent Event(Batch batch, ClockView clock, Seconds from, Seconds to, string what, string key, bool alarm)

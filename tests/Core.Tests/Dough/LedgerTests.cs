@@ -31,7 +31,7 @@ public class LedgerTests
         var (before, asked) = (Breads.Plan(Two), Moved(Two, new AskMove(question)));
         var after = Breads.Plan(asked);
 
-        Assert.Equal(question, after.Dough.Start.Question);
+        Assert.Equal(question, Ledger.QuestionOf(asked));
         Assert.Equal(before.Balls.Count, after.Balls.Count);
         Assert.All(before.Dough.Portions.Zip(after.Dough.Portions), p => Assert.Equal(p.First.Mass.Value, p.Second.Mass.Value, 6));
     }
@@ -184,10 +184,11 @@ public class LedgerTests
     public void A_ball_that_is_given_frees_the_count_and_a_count_that_is_held_frees_the_ball()
     {
         var held = Moved(Moved(Two, new AskMove(Question.Flour)), new PiecesMove());
-        Assert.True(Breads.Plan(held).Dough.Start.BallFollows);
+        Assert.True(Ledger.BallFollows(held));
 
-        var given = Breads.Plan(Moved(held, new BallMove(Mass: new(40))));
-        Assert.False(given.Dough.Start.BallFollows);
+        var free = Moved(held, new BallMove(Mass: new(40)));
+        Assert.False(Ledger.BallFollows(free));
+        var given = Breads.Plan(free);
         Assert.Equal(40, given.Balls.Mass.Value, 6);
         Assert.InRange(given.Balls.Count, 47, 48);
         Assert.Equal(Breads.Plan(Two).Balls.RoundThickness.Value, Breads.Plan(Moved(Two, new BallByMove(BallBy.Thickness))).Balls.RoundThickness.Value, 6);

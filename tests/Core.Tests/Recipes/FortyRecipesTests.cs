@@ -15,7 +15,7 @@ public sealed class FortyRecipesTests(ITestOutputHelper output)
             r[1].Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(l => l.Split(' ')).Select(l => new Expected(l[0], double.TryParse(l[1], CultureInfo.InvariantCulture, out var grams) ? grams : null, l[1] == "?")).ToList())),
     ];
 
-    private static RecipeRead Read(string text, params SettledLine[] settled) => RecipeReader.Read(PlainRecipe.Read(text), Kitchen.Shipped, settled);
+    private static RecipeRead Read(string text, params SettledLine[] settled) => RecipeReader.Read(PlainRecipe.Read(text, Lexicon.Own), Kitchen.Shipped, settled);
 
     private static bool IsAsked(RecipeLine line) => line.Trouble is LineTrouble.NoAmount or LineTrouble.NoIngredient or LineTrouble.Several or LineTrouble.TwoWays;
 
@@ -89,5 +89,5 @@ public sealed class FortyRecipesTests(ITestOutputHelper output)
     [InlineData("")]
     [InlineData("   \n\n ")]
     [InlineData("How are you? See you at the landing at six.")]
-    public void What_is_no_recipe_has_no_lines(string text) => Assert.Empty(PlainRecipe.Read(text).Ingredients);
+    public void What_is_no_recipe_has_no_lines(string text) => Assert.Empty(PlainRecipe.Read(text, Lexicon.Own).Ingredients);
 }

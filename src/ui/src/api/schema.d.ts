@@ -5102,12 +5102,6 @@ export interface components {
         StartBy: "pieces" | "flour" | "liquid" | "filling" | "people";
         /** @description Every figure a batch could start from, as it follows: switching to it changes nothing. */
         StartSheet: {
-            /** @description The figure that is fixed now. */
-            question: components["schemas"]["Question"];
-            /** @description The dough is fixed, by flour or liquid at hand. */
-            fromBowl: boolean;
-            /** @description Dough and pieces are fixed, and the ball follows. */
-            ballFollows: boolean;
             /** Format: int32 */
             pieces: number;
             /** @description One ball, or ladleful, as planned. */

@@ -4,20 +4,22 @@
   import { toaster, type Toast } from "../toast.svelte";
 
   let { line }: { line: Toast } = $props();
+  // The one before is still on its way out: nothing of it can be pressed.
+  const here = $derived(toaster.now?.id === line.id);
 </script>
 
 <div
   class="flex min-h-14 items-center gap-3 rounded-xl border-2 bg-ink px-4 py-1.5 text-white shadow-lg {line.trouble
     ? 'border-ghee'
     : 'border-ink'}"
-  data-testid={toaster.now?.id === line.id ? "toast" : undefined}
+  data-testid={here ? "toast" : undefined}
   data-trouble={line.trouble ? "" : undefined}
 >
   <span>{line.trouble ? "▲ " : ""}{line.text}</span>
-  {#if line.stays}<button class="grid size-11 place-items-center" aria-label={m.close()} onclick={() => toaster.close()}
+  {#if here && line.stays}<button class="grid size-11 place-items-center" aria-label={m.close()} onclick={() => toaster.close()}
       ><X size={20} aria-hidden="true" /></button
     >{/if}
-  {#if line.undo}
+  {#if here && line.undo}
     <button class="min-h-11 px-2 font-head font-bold text-ghee underline" onclick={() => void toaster.undo()}>{m.undo()}</button>
   {/if}
 </div>

@@ -53,9 +53,10 @@ export class Typed {
     return value == null ? "" : number(this.now, refusal ? 6 : places + this.view.finer);
   }
   get problem(): string {
-    const { limit, refusal } = this.of();
-    if (this.wording.problem && !this.wording.unread) return this.wording.problem;
-    return this.unread ? this.wording.problem || say({ ...limit, code: "notANumber" }) : refusal ? say(refusal) : "";
+    const { limit, refusal, passes } = this.of();
+    // What is no amount at all is told the range, where there is one.
+    if (this.wording.problem && (passes || !this.wording.unread)) return this.wording.problem;
+    return this.unread ? say({ ...limit, code: "notANumber" }) : refusal ? say(refusal) : "";
   }
   private get stands(): boolean {
     if (this.of().passes || this.unread || this.wording.problem) return true;

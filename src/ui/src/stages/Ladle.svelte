@@ -4,12 +4,13 @@
   import Dial from "../parts/Dial.svelte";
   import Figure from "../parts/Figure.svelte";
   import { amount, number } from "../words/format";
+  import { ballFollows } from "./dough/ledger";
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();
   const ladle = $derived(spec.ladle);
   const round = $derived(sheet.roll.diameter);
-  const follows = $derived(sheet.dough.start.ballFollows);
+  const follows = $derived(ballFollows(spec));
   const volume = $derived(follows ? sheet.dough.start.ladle : ladle.volume);
   const bowl = $derived((sheet.balls.pour?.ladle ?? 0) / 2);
   const wide = $derived(2 * bowl + round + 110);

@@ -115,7 +115,7 @@
       />
     </div>
     <div class="min-h-0 flex-1 overflow-y-auto" role="list" aria-label={m.larder_items()} data-testid="larder-list">
-      <Virtualizer data={found} itemSize={ROW} getKey={({ item }) => item.id}>
+      <Virtualizer data={found} itemSize={ROW} bufferSize={16 * ROW} getKey={({ item }) => item.id}>
         {#snippet children({ item }, i)}
           <div class="h-13" role="listitem" aria-setsize={found.length} aria-posinset={i + 1}>
             <button

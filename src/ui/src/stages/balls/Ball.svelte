@@ -8,6 +8,7 @@
   import { amount } from "../../words/format";
   import { likeName } from "../../words/names/dough";
   import Cut from "./Cut.svelte";
+  import { ballFollows } from "../dough/ledger";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();
@@ -24,7 +25,7 @@
   const ball = $derived(sheet.balls.across);
   const wide = $derived(ball + round + 92);
   // Where dough and pieces are fixed the ball follows; turned here, it is the pieces that follow.
-  const follows = $derived(sheet.dough.start.ballFollows);
+  const follows = $derived(ballFollows(spec));
 </script>
 
 <div class="grid gap-x-7 gap-y-3 xl:grid-cols-2">

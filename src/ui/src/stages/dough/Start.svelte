@@ -9,12 +9,13 @@
   import { shortName } from "../../words/names/items";
   import { say } from "../../words/refusals";
   import type { Question } from "../../api/types";
+  import { ballFollows, questionOf, startsFromBowl } from "./ledger";
   import { pours } from "../../words/figures";
   import type { StageProps } from "../props";
 
   let { spec, sheet }: StageProps = $props();
   const start = $derived(spec.start);
-  const { question, ballFollows, fromBowl } = $derived(sheet.dough.start);
+  const question = $derived(questionOf(spec));
   const poured = $derived(pours(sheet));
   const questions: [Question, () => string][] = [
     ["pieces", m.start_pieces],
@@ -108,12 +109,12 @@
         {@render figure(m.one_ball(), "balls.mass", spec.balls.mass, "g", 1, (v) => (spec.balls.mass = v))}
       {/if}
     {/if}
-    {#if ballFollows}
+    {#if ballFollows(spec)}
       {@render figure(m.makes_so_many(), "start.makes", start.makes ?? sheet.balls.count, "", 0, (v) => (start.makes = v))}
       <button class="button plain px-2" aria-label={m.let_count_follow()} onclick={() => batch.move({ kind: "ball" }, "makes")}
         ><PinOff size={17} aria-hidden="true" /></button
       >
-    {:else if fromBowl}
+    {:else if startsFromBowl(spec)}
       <button class="button plain px-2" onclick={() => batch.move({ kind: "pieces" }, "makes")}
         ><Pin size={15} aria-hidden="true" />{m.fix_how_many()}</button
       >

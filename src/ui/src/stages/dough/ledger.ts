@@ -1,4 +1,16 @@
-import type { Amount, BatchSpec, Part } from "../../api/types";
+import type { Amount, BatchSpec, Part, Question } from "../../api/types";
+
+// What the spec says, read for the bench: what follows from it, and what gives way to what, is the kitchen's to say (`POST /api/ledger`).
+
+/** The figure a batch is asked by: rounds are pieces whose ball is fixed by its round. */
+export const questionOf = (spec: BatchSpec): Question =>
+  spec.start.by === "pieces" && spec.balls.by === "thickness" && spec.dough.feel !== "batter" ? "rounds" : spec.start.by;
+
+/** From flour or liquid at hand: the dough is fixed, and either the ball or how many it makes. */
+export const startsFromBowl = (spec: BatchSpec): boolean => spec.start.by === "flour" || spec.start.by === "liquid";
+
+/** Dough and pieces are fixed, so the ball follows. */
+export const ballFollows = (spec: BatchSpec): boolean => startsFromBowl(spec) && spec.start.makes != null;
 
 type Line = { part: Part; index: number };
 

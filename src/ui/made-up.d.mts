@@ -1,0 +1,1 @@
+export function madeUp(language: "xa" | "xb", text: string, figures: RegExp): string;
