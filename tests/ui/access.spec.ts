@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./kitchen";
+import { cutOff, tour } from "./tour";
 
 /** What a checker does not find: where the keys are, what is said and when, and what is left at twice the size. */
 const atMain = (page: Page) => page.evaluate(() => document.activeElement?.tagName);
@@ -72,6 +73,79 @@ test.describe("a batch that is not kept", () => {
     await expect(page.getByRole("status").filter({ hasText: "not kept: no answer" })).toHaveCount(1);
   });
 });
+
+for (const [name, size, spacing] of [
+  ["at twice the size", { width: 640, height: 400 }, ""],
+  [
+    "with text spaced as WCAG 1.4.12 has it",
+    { width: 1280, height: 800 },
+    "line-height: 1.5; letter-spacing: 0.12em; word-spacing: 0.16em;",
+  ],
+] as const)
+  test(`${name} nothing is cut off`, async ({ page, kitchen, request }) => {
+    test.setTimeout(180_000);
+    await page.setViewportSize(size);
+    // No style tag is let in; a sheet that a script makes is.
+    await page.addInitScript((text) => {
+      const sheet = new CSSStyleSheet();
+      sheet.replaceSync(text ? `* { ${text.replaceAll(";", " !important;")} } p { margin-bottom: 2em !important; }` : "");
+      document.adoptedStyleSheets = [sheet];
+    }, spacing);
+    await page.reload();
+    const found: string[] = [];
+    await tour(page, kitchen.address, request, async (where) => {
+      for (const text of await cutOff(page)) found.push(`${where}: “${text}”`);
+      for (const text of await beyondReach(page)) found.push(`${where}: out of reach “${text}”`);
+    });
+    expect([...new Set(found)]).toEqual([]);
+  });
+
+/** Controls that no scrolling brings into sight. */
+const beyondReach = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const lost: string[] = [];
+    for (const e of document.querySelectorAll<HTMLElement>("button, a[href], input, [role=tab], [role=radio], [role=slider]")) {
+      if (!e.checkVisibility() || e.closest(".sr-only, [inert]")) continue;
+      e.scrollIntoView({ block: "center", inline: "center" });
+      const { left, top, width, height } = e.getBoundingClientRect();
+      if (width < 2 || height < 2) continue;
+      if (left + width / 2 < 0 || left + width / 2 > innerWidth || top + height / 2 < 0 || top + height / 2 > innerHeight)
+        lost.push(e.getAttribute("aria-label") ?? e.textContent?.trim() ?? e.tagName);
+    }
+    return lost;
+  });
+
+for (const width of [1280, 390])
+  test(`a floury finger finds every control, ${width} px`, async ({ page, kitchen, request }) => {
+    test.setTimeout(180_000);
+    await page.setViewportSize({ width, height: 800 });
+    const found: string[] = [];
+    await tour(page, kitchen.address, request, async (where) => {
+      const small = await page.evaluate(() =>
+        [
+          ...document.querySelectorAll<HTMLElement>(
+            "main :is(button, a[href], input, select, textarea, [role=tab], [role=radio], [role=checkbox])",
+          ),
+        ]
+          // A link in a sentence is read there, and goes by its line.
+          .filter((e) => e.checkVisibility() && !e.closest(".sr-only, p, li > a") && getComputedStyle(e).display !== "inline")
+          .map((e) => {
+            // A small box that is pressed by its label, or through a larger one laid around it, is as large as that.
+            const around = e.closest("label") ?? e;
+            const box = around.getBoundingClientRect();
+            const [before, after] = ["::before", "::after"].map((part) => getComputedStyle(e, part));
+            const [w, h] = (["width", "height"] as const).map((side) =>
+              Math.max(box[side], ...[before, after].map((reach) => parseFloat(reach![side]) || 0)),
+            ) as [number, number];
+            return { name: e.getAttribute("aria-label") ?? e.textContent?.trim() ?? e.tagName, w, h };
+          })
+          .filter(({ w, h }) => w > 1 && h > 1 && (h < 43.5 || w < 43.5))
+          .map(({ name, w, h }) => `${name} (${Math.round(w)} × ${Math.round(h)})`),
+      );
+      for (const one of small) found.push(`${where}: ${one}`);
+    });
+    expect([...new Set(found.map((f) => f.replace(/^[^:]*: /, "")))]).toEqual([]);
+  });
 
 test.describe("at twice the size", () => {
   // 1280 by 800 at 200 %.

@@ -62,7 +62,7 @@ test("a figure put right is planned and kept again", async ({ bench, page }) => 
   await expect(bench.number("Pieces")).not.toHaveAttribute("aria-invalid");
 });
 
-test("a line that carries too much says how far it may go", async ({ bench, page }) => {
+test("a line that carries too much says how far it may go", async ({ bench }) => {
   await bench.pick("Night-crew squares");
   await bench.set("Water, percent of flour", "-4");
   await expect(bench.portion("water").locator(".refusal")).toContainText("From 0 % to 500 %.");

@@ -2,7 +2,7 @@ import type { APIRequestContext, Page } from "@playwright/test";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "./kitchen";
-import { begin } from "./service";
+import { cutOff, tour } from "./tour";
 
 /**
  * Pages in two made-up languages. In the one every word is accented and half as long again: what is not was never in a catalogue, and what does not
@@ -32,66 +32,6 @@ async function speak(page: Page, language: string) {
   await page.goto("about:blank");
 }
 
-const STAGES = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan", "clock"];
-
-/** Every place, and every part of every bench. */
-async function places(page: Page, address: string, request: APIRequestContext, look: (where: string) => Promise<void>) {
-  // A place has settled once nothing it asked is unanswered and that is drawn.
-  const asked = new Set<object>();
-  const plain = (request: { url(): string }) => request.url().includes("/api/") && !request.url().includes("/api/live");
-  page.on("request", (r) => plain(r) && asked.add(r));
-  for (const done of ["requestfinished", "requestfailed"] as const) page.on(done as "requestfinished", (r) => asked.delete(r));
-  const settle = async () => {
-    await expect
-      .poll(async () => {
-        await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn))));
-        return asked.size;
-      })
-      .toBe(0);
-    await page.locator("main :is(h1, h2)").first().waitFor();
-  };
-  const [batch] = (await (await request.get(`${address}/api/batches`)).json()) as { id: string }[];
-  const service = await begin(request, address);
-  const paths = [
-    "",
-    "log",
-    "log/table",
-    "log/trends",
-    "log/learned",
-    "larder",
-    "larder/cups",
-    "larder/keeping",
-    "larder/screens",
-    "stove",
-    `stove/${service}`,
-    "trust",
-  ];
-  for (const path of paths) {
-    await page.goto(`${address}/#/${path}`);
-    await settle();
-    await look(path || "shelf");
-  }
-  await page.goto(`${address}/#/batch/${batch!.id}`);
-  await page.locator('[data-stage="clock"] [data-figures]').waitFor();
-  for (const stage of STAGES) {
-    const stratum = page.locator(`[data-stage="${stage}"]`);
-    if ((await stratum.count()) === 0) continue;
-    await stratum.click();
-    await settle();
-    const tabs = page.locator("[role=tabpanel] [role=tab]");
-    for (let i = 0; i < Math.max(await tabs.count(), 1); i++) {
-      if ((await tabs.count()) > 0) await tabs.nth(i).click();
-      await settle();
-      await look(`${stage} ${i}`);
-    }
-  }
-  for (const path of ["card", "timetable", "labels"]) {
-    await page.goto(`${address}/#/${path}`);
-    await settle();
-    await look(path);
-  }
-}
-
 /** Words of the kitchen's own: names and notes that cooks gave. What ships in the larder has names in every language. */
 async function ofTheKitchen(address: string, request: APIRequestContext): Promise<string> {
   const texts = await Promise.all(
@@ -116,8 +56,8 @@ for (const width of [1280, 390])
     await speak(page, "xa");
     const known = await ofTheKitchen(kitchen.address, request);
     const found: string[] = [];
-    await places(page, kitchen.address, request, async (where) => {
-      const { english, cut } = await page.evaluate(() => {
+    await tour(page, kitchen.address, request, async (where) => {
+      const english = await page.evaluate(() => {
         const english: string[] = [];
         const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
         for (let node = walker.nextNode(); node; node = walker.nextNode()) {
@@ -127,22 +67,12 @@ for (const width of [1280, 390])
         }
         for (const e of document.querySelectorAll("[aria-label], [placeholder], [aria-valuetext]"))
           for (const name of ["aria-label", "placeholder", "aria-valuetext"]) english.push(e.getAttribute(name) ?? "");
-        const cut: string[] = [];
-        for (const e of document.querySelectorAll<HTMLElement>("body *")) {
-          const style = getComputedStyle(e);
-          const text = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
-          const meant = style.textOverflow === "ellipsis" || style.webkitLineClamp !== "none" || e.closest(".sr-only, svg");
-          if (text && !meant && e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1 && style.overflowX === "hidden")
-            cut.push(e.textContent!.trim());
-        }
-        if (document.documentElement.scrollWidth > innerWidth)
-          cut.push(`the page, by ${document.documentElement.scrollWidth - innerWidth} px`);
-        return { english, cut };
+        return english;
       });
       for (const text of english)
         for (const word of text.match(/[A-Za-z][a-z]{3,}/g) ?? [])
           if (/[aeiou]/.test(word) && !known.includes(word.toLowerCase())) found.push(`${where}: ${word} in “${text}”`);
-      for (const text of cut) found.push(`${where}: cut off “${text}”`);
+      for (const text of await cutOff(page)) found.push(`${where}: cut off “${text}”`);
     });
     expect([...new Set(found)]).toEqual([]);
   });
@@ -155,7 +85,7 @@ for (const width of [1280, 390])
     await page.goto(kitchen.address);
     expect(await page.evaluate(() => document.dir)).toBe("rtl");
     const found: string[] = [];
-    await places(page, kitchen.address, request, async (where) => {
+    await tour(page, kitchen.address, request, async (where) => {
       const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
       if (over > 0) found.push(`${where}: ${over} px`);
     });

@@ -14,6 +14,7 @@
   import { m } from "./paraglide/messages";
   import Trouble from "./parts/Trouble.svelte";
   import Shelf from "./places/Shelf.svelte";
+  import { beside } from "./words/format";
   import { locale } from "./words/locale";
   import { viewOf } from "./words/units";
   import { newest } from "./offline/newest.svelte";
@@ -129,13 +130,13 @@
             href="#{path}"
             class="flex min-h-11 items-center rounded-inner px-1 text-small font-medium sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
             aria-current={here(path) ? "page" : undefined}
-            >{names[path]()}<kbd class="ms-1.5 text-fine font-semibold opacity-80 max-sm:hidden" aria-hidden="true">{key}</kbd></a
+            >{names[path]()}<kbd class="ms-1.5 text-fine font-semibold max-sm:hidden" aria-hidden="true">{key}</kbd></a
           >
         {/each}
       </nav>
       <span class="flex-1"></span>
       {#if larder.view && !door.stoveOnly && !door.outside}
-        {@const shown = ["g", "°C", "cm"].map((u) => viewOf(u).symbol).join(" · ")}
+        {@const shown = beside(...["g", "°C", "cm"].map((u) => viewOf(u).symbol))}
         <a
           class="flex min-h-11 items-center rounded-full border-2 border-rim-soft px-3.5 text-small font-medium max-md:hidden"
           href="#/larder/cups"

@@ -33,7 +33,7 @@
   <TypedInput
     {typed}
     {id}
-    class="w-full min-w-0 rounded-md bg-transparent px-1 py-1.5 text-end hover:bg-white focus:bg-white {look}"
+    class="w-full min-w-0 rounded-md bg-transparent min-h-11 px-1 text-end hover:bg-white focus:bg-white {look}"
     aria-label={label}
   />
   {#if typed.problem}<span id="{id}-problem" class="refusal absolute end-0 top-full z-10 w-56 rounded-md bg-enamel px-1 text-start shadow"

@@ -21,7 +21,7 @@
     {disabled}
     aria-label={bare ? label : undefined}
     onCheckedChange={(now) => onchange?.(now)}
-    class="relative grid size-6 shrink-0 place-items-center rounded-md border-2 border-rim bg-white text-white before:absolute before:-inset-2.5 before:content-[''] disabled:opacity-45 data-[state=checked]:bg-rim"
+    class="relative grid size-6 shrink-0 place-items-center rounded-md border-2 border-rim bg-white text-white before:absolute before:-inset-3 before:content-[''] disabled:opacity-45 data-[state=checked]:bg-rim"
   >
     {#snippet children({ checked })}{#if checked}<Tick size={18} strokeWidth={3} aria-hidden="true" />{/if}{/snippet}
   </Checkbox.Root>

@@ -49,7 +49,7 @@
         >{/if}
     </span>
     <span class="flex items-baseline gap-1 font-head">
-      <TypedInput {typed} {id} class="w-[5.6ch] min-w-0 rounded-md bg-transparent py-1 text-end text-figure font-bold" />
+      <TypedInput {typed} {id} class="w-[5.6ch] min-w-0 rounded-md bg-transparent -my-1 min-h-11 text-end text-figure font-bold" />
       {#if view.symbol}<span class="text-body font-semibold">{view.symbol}</span>{/if}
     </span>
   </div>

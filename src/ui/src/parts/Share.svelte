@@ -31,7 +31,7 @@
 </script>
 
 <span class="relative flex items-center gap-1">
-  <TypedInput {typed} {id} class="field {wide ? 'w-24 font-head text-big font-bold' : 'w-17'} min-h-10 px-2 text-end" aria-label={label} />
+  <TypedInput {typed} {id} class="field {wide ? 'w-24 font-head text-big font-bold' : 'w-17'} min-h-11 px-2 text-end" aria-label={label} />
   {#if typed.view.symbol}<span class="text-mute">{typed.view.symbol}</span>{/if}
   {#if typed.problem}<span id="{id}-problem" class="refusal absolute start-0 top-full z-10 rounded-md bg-enamel px-1 whitespace-nowrap"
       >{typed.problem}</span

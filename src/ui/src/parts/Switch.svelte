@@ -22,7 +22,7 @@
     {disabled}
     aria-label={of ? m.choice_of({ label, value: of }) : undefined}
     onCheckedChange={onchange}
-    class="relative inline-flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-rim bg-white p-0.5 before:absolute before:-inset-1.5 before:content-[''] data-[state=checked]:bg-rim"
+    class="relative inline-flex h-8 w-14 shrink-0 items-center rounded-full border-2 border-rim bg-white p-0.5 before:absolute before:-inset-2 before:content-[''] data-[state=checked]:bg-rim"
   >
     <Switch.Thumb
       class="size-6 rounded-full bg-rim transition-transform data-[state=checked]:translate-x-6 data-[state=checked]:bg-white rtl:data-[state=checked]:-translate-x-6"

@@ -9,7 +9,7 @@
 </script>
 
 <div
-  class="flex min-h-14 items-center gap-3 rounded-xl border-2 bg-ink px-4 py-1.5 text-white shadow-lg {line.trouble
+  class="flex min-h-14 items-center gap-3 rounded-xl border-2 bg-ink px-4 py-1.5 font-text text-body text-white shadow-lg {line.trouble
     ? 'border-ghee'
     : 'border-ink'}"
   data-testid={here ? "toast" : undefined}

@@ -123,7 +123,7 @@
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
       <input
         id="batch-name"
-        class="-ms-1 w-full rounded-md bg-transparent px-1 font-head text-big leading-tight font-bold"
+        class="-ms-1 -my-2 min-h-11 w-full rounded-md bg-transparent px-1 font-head text-big leading-tight font-bold"
         value={batch.name}
         oninput={(e) => batch.change(() => (batch.name = e.currentTarget.value))}
         maxlength="80"
@@ -167,7 +167,7 @@
             {#if !batch.wide}
               <aside class="min-w-0 {batch.open === 'dough' ? 'lg:pt-3' : ''}">
                 {#if batch.open === "dough"}<DoughFeel spec={batch.spec} {sheet} />{/if}
-                <div class:opacity-50={batch.refusals.length > 0}><Watch {notes} /></div>
+                <div class:stale={batch.refusals.length > 0}><Watch {notes} /></div>
               </aside>
             {/if}
           </div>

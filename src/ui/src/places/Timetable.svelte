@@ -5,7 +5,7 @@
   import { m } from "../paraglide/messages";
   import Trouble from "../parts/Trouble.svelte";
   import { breachTone, breachWords, clockRestName, hourOf, span, workName } from "../words/clock";
-  import { clock, day, listed } from "../words/format";
+  import { beside, clock, day, listed } from "../words/format";
 
   /** The timetable for the wall: one line for each stretch of like work. */
   interface Line {
@@ -101,10 +101,9 @@
     <ul>
       {#each view.sheet.rests as r (`${r.bread}-${r.rest}`)}
         <li>
-          {clockRestName[r.rest]()}{view.names.length > 1 ? ` · ${view.names[r.bread]}` : ""}: {hourOf(view, r.from)} – {hourOf(
-            view,
-            r.to,
-          )}, {span(r.shortest)} ({m.from_to({ least: span(r.bounds.least * 60), most: span(r.bounds.longest * 60) })})
+          {beside(clockRestName[r.rest](), view.names.length > 1 && view.names[r.bread])}: {hourOf(view, r.from)} – {hourOf(view, r.to)}, {span(
+            r.shortest,
+          )} ({m.from_to({ least: span(r.bounds.least * 60), most: span(r.bounds.longest * 60) })})
         </li>
       {/each}
     </ul>

@@ -1,6 +1,6 @@
 import type { Breach, ClockRest, ClockView, ClockWork, HandSlot, PieceLife, WhatIf, WhatIfSheet } from "../api/types";
 import { m } from "../paraglide/messages";
-import { amount, clock as hour } from "./format";
+import { beside, amount, clock as hour } from "./format";
 
 /** The hour of a moment of a timetable. */
 export const hourOf = (view: ClockView, seconds: number): string => hour(new Date(Date.parse(view.zero) + seconds * 1000).toISOString());
@@ -93,7 +93,7 @@ export function lifeWords(view: ClockView, life: PieceLife): string {
     [life.laid, m.life_laid],
     [life.lifted, m.life_lifted],
   ];
-  return steps.flatMap(([at, say]) => (at == null ? [] : [say({ at: hourOf(view, at) })])).join(" · ");
+  return beside(...steps.map(([at, say]) => at != null && say({ at: hourOf(view, at) })));
 }
 
 /** What one pair of hands does, with its number. */

@@ -30,7 +30,7 @@ const columns: Record<string, () => string> = {
 };
 
 /** Why a line is not taken: the column and what is allowed. */
-export const reason = (r: Refusal): string => (r.field ? `${columns[r.field]?.() ?? r.field}: ${say(r)}` : say(r));
+export const reason = (r: Refusal): string => (r.field ? m.choice_of({ label: columns[r.field]?.() ?? r.field, value: say(r) }) : say(r));
 
 /** What stands in the way of a line of a recipe. */
 export const troubleName: Record<Exclude<LineTrouble, "none">, () => string> = {

@@ -1,6 +1,6 @@
 import type { FillingStep } from "../api/types";
 import { m } from "../paraglide/messages";
-import { amount } from "./format";
+import { amount, beside } from "./format";
 import { shortName } from "./names/items";
 import { within } from "./within";
 
@@ -10,13 +10,13 @@ export function captionOf(step: FillingStep): string {
     case "chop":
       return amount(step.grain, "mm");
     case "salt":
-      return m.side_by_side({ one: amount(step.share, "%"), other: amount(step.time, "min") });
+      return beside(amount(step.share, "%"), amount(step.time, "min"));
     case "squeeze":
       return { drain: m.by_drain, hand: m.by_hands, cloth: m.by_cloth }[step.by]();
     case "saute":
       return step.to != null ? m.down_to({ mass: amount(step.to, "g") }) : amount(step.time, "min");
     case "sweeten":
-      return m.side_by_side({ one: amount(step.mass, "g"), other: amount(step.time, "min") });
+      return beside(amount(step.mass, "g"), amount(step.time, "min"));
     case "cool":
       return (step.trays ?? 1) > 1 ? m.on_trays({ time: amount(step.time, "min"), count: step.trays! }) : amount(step.time, "min");
     case "bind":

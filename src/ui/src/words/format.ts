@@ -146,3 +146,7 @@ export const leaves = (count: number): string => m.leaves({ count });
 
 /** A day and its hour. */
 export const moment = (iso: string): string => m.day_at({ day: day(iso), time: clock(iso) });
+
+/** Figures and words side by side, as this language sets them; what is nothing is left out. */
+export const beside = (...things: (string | null | undefined | false)[]): string =>
+  things.reduce<string>((first, next) => (first && next ? m.side_by_side({ first, next }) : first || next || ""), "");

@@ -26,7 +26,7 @@
 
 <section
   class="sticky bottom-0 rounded-b-tray rim-t bg-white px-4 pt-1.5 pb-2 sm:px-5.5"
-  class:opacity-50={batch.refusals.length > 0}
+  class:stale={batch.refusals.length > 0}
   aria-label={m.section()}
 >
   <div class="mb-0.5 flex flex-wrap items-baseline justify-between gap-x-4 text-fine text-mute">

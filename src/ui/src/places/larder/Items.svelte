@@ -9,7 +9,7 @@
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
   import { folded } from "../../words/find";
-  import { amount } from "../../words/format";
+  import { beside, amount } from "../../words/format";
   import { kindName } from "../../words/names/items";
   import Select from "../../parts/Select.svelte";
   import ImportCsv from "../../files/ImportCsv.svelte";
@@ -128,7 +128,7 @@
             >
               <span class="min-w-0 flex-1">
                 <span class="block truncate font-head font-semibold">{item.name}</span>
-                <span class="block truncate text-fine text-mute">{kindName[item.kind]()}{item.note ? ` · ${item.note}` : ""}</span>
+                <span class="block truncate text-fine text-mute">{beside(kindName[item.kind](), item.note)}</span>
               </span>
               <span class="text-end text-small whitespace-nowrap">
                 {small(item)}

@@ -26,7 +26,7 @@
   async function takeBack({ kind, id, name }: Trashed) {
     const path = { params: { path: { id } } };
     const { trouble: why } = await told(
-      `${m.trash_back()}, ${name}`,
+      m.choice_of({ label: m.trash_back(), value: name }),
       kind === "bread"
         ? call(() => api.POST("/api/breads/{id}/restore", path))
         : kind === "batch"
@@ -52,7 +52,7 @@
           <span class="text-small text-mute">{kinds[thing.kind]?.()}, {day(thing.deletedAt)}, {m.trash_left({ days: left(thing) })}</span
           ></span
         >
-        <button class="button" onclick={() => void takeBack(thing)} aria-label="{m.trash_back()}: {thing.name}"
+        <button class="button" onclick={() => void takeBack(thing)} aria-label={m.choice_of({ label: m.trash_back(), value: thing.name })}
           ><Undo2 size={17} aria-hidden="true" />{m.trash_back()}</button
         >
       </li>

@@ -44,7 +44,7 @@
     <TypedInput
       {typed}
       {id}
-      class="field min-h-9 w-full min-w-0 px-2 text-end font-head text-lead font-semibold"
+      class="field min-h-11 w-full min-w-0 px-2 text-end font-head text-lead font-semibold"
       aria-describedby="{id}-off"
     />
   </span>

@@ -4,6 +4,7 @@
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
   import type { ComparedView } from "../../api/types";
+  import { marks } from "../../parts/marks";
   import Tip from "../../parts/Tip.svelte";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
@@ -22,7 +23,6 @@
 
   const matters = $derived(view?.rows.filter((r) => r.differs >= 1) ?? []);
   const alike = $derived(view?.rows.filter((r) => r.differs < 1) ?? []);
-  const tints = ["bg-rim", "bg-crust", "bg-leaf", "bg-chilli"];
 </script>
 
 {#snippet part(rows: ComparedView["rows"], head: string)}
@@ -43,10 +43,14 @@
         <!-- The same figures as bars, so that the odd one is seen. -->
         <td class="w-[30%] max-md:hidden" aria-hidden="true">
           {#each row.values as value, i (i)}
-            <span
-              class="my-px block h-1.25 rounded-full {tints[i]}"
-              style:width="{Math.max((Math.abs(value ?? 0) / most) * 100, value == null ? 0 : 1.5)}%"
-            ></span>
+            <span class="flex items-center gap-1.5 text-fine leading-none">
+              <span class="w-3 text-mute">{marks[i]?.letter}</span>
+              <span
+                class="h-1.25 rounded-full"
+                style:background={marks[i]?.tint}
+                style:width="{Math.max((Math.abs(value ?? 0) / most) * 100, value == null ? 0 : 1.5)}%"
+              ></span>
+            </span>
           {/each}
         </td>
       </tr>
@@ -67,7 +71,9 @@
           <td></td>
           {#each view.cookings as cooking, i (cooking.id)}
             <th scope="col" class="min-w-28 pe-4 pb-1 text-end leading-tight">
-              <span class="mb-1 ms-auto block h-1.5 w-full rounded-full {tints[i]}"></span>
+              <span class="mb-1 flex items-center justify-end gap-1.5 font-head font-bold"
+                ><span class="h-1.5 flex-1 rounded-full" style:background={marks[i]?.tint}></span>{marks[i]?.letter}</span
+              >
               <a class="font-head font-bold text-rim underline" href="#/log/{cooking.id}">{cooking.name}</a>
               <span class="block text-fine font-normal text-mute">{day(cooking.cookedAt)} {clock(cooking.cookedAt)}</span>
             </th>

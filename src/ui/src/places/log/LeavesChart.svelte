@@ -35,7 +35,7 @@
         height={H}
         class="block"
         role="img"
-        aria-label="{m.trend_leaves()}: {m.trend_leaves_said({ count: points.length })}"
+        aria-label={m.choice_of({ label: m.trend_leaves(), value: m.trend_leaves_said({ count: points.length }) })}
       >
         {#each words as word, i (i)}
           <line x1={LEFT} x2={W - 12} y1={y(i + 1)} y2={y(i + 1)} stroke="var(--color-line)" />

@@ -27,7 +27,7 @@
         <tr class="border-b border-line align-middle [&>*]:px-2.5 [&>*]:py-1.5">
           <td class="whitespace-nowrap">{day(line.cookedAt)} {clock(line.cookedAt)}</td>
           <th scope="row" class="text-start"
-            ><a class="inline-flex min-h-9 items-center font-head font-semibold text-rim underline" href="#/log/{line.id}">{line.name}</a>
+            ><a class="inline-flex min-h-11 items-center font-head font-semibold text-rim underline" href="#/log/{line.id}">{line.name}</a>
           </th>
           <td
             >{line.pieces ?? ""}{#if line.lost}&ensp;<span class="text-chilli">−{line.lost}</span>{/if}</td

@@ -2,6 +2,7 @@
   import { scaleLinear, scaleUtc } from "d3-scale";
   import type { TrendPoint } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import { marks } from "../../parts/marks";
   import { amount, day, number } from "../../words/format";
 
   /** One figure over the cookings: a line for each thing it is a figure of. */
@@ -22,16 +23,14 @@
   const RIGHT = 12;
   const TOP = 12;
   const BOTTOM = 26;
-  const MOST_LINES = 4;
-  const tints = ["var(--color-rim)", "var(--color-crust)", "var(--color-leaf)", "var(--color-chilli)"];
 
   const lines = $derived.by(() => {
     const by: Record<string, TrendPoint[]> = {};
     for (const point of points) (by[point.of] ??= []).push(point);
     return Object.entries(by)
       .toSorted(([, a], [, b]) => b.length - a.length)
-      .slice(0, MOST_LINES)
-      .map(([of, all], i) => ({ of, all: all.toReversed(), tint: tints[i] }));
+      .slice(0, marks.length)
+      .map(([of, all], i) => ({ of, all: all.toReversed(), mark: marks[i]! }));
   });
   const shown = $derived(lines.flatMap((l) => l.all));
   const values = $derived([...shown.map((p) => p.value), ...(zero ? [0] : [])]);
@@ -60,7 +59,7 @@
     <p class="py-8 text-center text-mute">{m.trend_none()}</p>
   {:else}
     <div bind:clientWidth={W}>
-      <svg viewBox="0 0 {W} {H}" width={W} height={H} class="block" role="img" aria-label="{title}: {said}">
+      <svg viewBox="0 0 {W} {H}" width={W} height={H} class="block" role="img" aria-label={m.choice_of({ label: title, value: said })}>
         {#each y.ticks(4) as tick (tick)}
           <line x1={LEFT} x2={W - RIGHT} y1={y(tick)} y2={y(tick)} stroke="var(--color-line)" stroke-width={zero && tick === 0 ? 2.5 : 1} />
           <text x={LEFT - 6} y={y(tick) + 4} text-anchor="end" font-size="13" fill="var(--color-mute)">{number(tick, 1)} {unit}</text>
@@ -68,20 +67,31 @@
         {#each x.ticks(Math.max(Math.floor(W / 130), 2)).filter((t) => x(t) < W - RIGHT - 34 && x(t) > LEFT) as tick (tick.getTime())}
           <text x={x(tick)} y={H - 6} text-anchor="middle" font-size="13" fill="var(--color-mute)">{day(tick.toISOString())}</text>
         {/each}
-        {#each lines as { of, all, tint } (of)}
-          <polyline points={all.map(at).join(" ")} fill="none" stroke={tint} stroke-width="2.5" stroke-linejoin="round" />
+        {#each lines as { of, all, mark } (of)}
+          <polyline
+            points={all.map(at).join(" ")}
+            fill="none"
+            stroke={mark.tint}
+            stroke-width="2.5"
+            stroke-linejoin="round"
+            stroke-dasharray={mark.dash}
+          />
           {#each all as point, i (i)}
-            <circle cx={x(Date.parse(point.cookedAt))} cy={y(point.value)} r="3.5" fill={tint}>
+            <path d={mark.path} transform="translate({at(point)})" fill={mark.tint}>
               <title>{nameOf(of)}, {day(point.cookedAt)}: {amount(point.value, unit)}</title>
-            </circle>
+            </path>
           {/each}
         {/each}
       </svg>
     </div>
     <ul class="flex flex-wrap gap-x-4 text-small">
-      {#each lines as { of, tint } (of)}
+      {#each lines as { of, mark } (of)}
         {#if of}<li class="flex items-center gap-1.5">
-            <span class="size-3 rounded-full" style:background={tint}></span>{nameOf(of)}
+            <svg width="34" height="14" viewBox="-17 -7 34 14" aria-hidden="true">
+              <path d="M-16 0h32" stroke={mark.tint} stroke-width="2.5" stroke-dasharray={mark.dash} />
+              <path d={mark.path} fill={mark.tint} />
+            </svg>
+            {nameOf(of)}
           </li>{/if}
       {/each}
     </ul>

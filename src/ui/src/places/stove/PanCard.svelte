@@ -3,7 +3,7 @@
   import type { PressBody, StovePan, StovePlace, StoveSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import Pop from "../../parts/Pop.svelte";
-  import { amount } from "../../words/format";
+  import { beside, amount } from "../../words/format";
   import { countdown, panWords, pieceName, stayWords } from "../../words/stove";
   import Disc from "./Disc.svelte";
 
@@ -28,7 +28,7 @@
   const lying = $derived(pan.places.find((p) => p.bread != null));
   const head = $derived(
     lying
-      ? `${m.pan_lane({ number: pan.pan + 1 })} · ${pieceName(sheet, lying.bread!, lying.numbers[0]!)}`
+      ? beside(m.pan_lane({ number: pan.pan + 1 }), pieceName(sheet, lying.bread!, lying.numbers[0]!))
       : m.pan_lane({ number: pan.pan + 1 }),
   );
   const alone = $derived(pan.places.length === 1);

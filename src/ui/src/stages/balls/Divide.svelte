@@ -12,7 +12,7 @@
   import Figure from "../../parts/Figure.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import { toaster, told } from "../../toast.svelte";
-  import { amount } from "../../words/format";
+  import { beside, amount } from "../../words/format";
   import { say } from "../../words/refusals";
   import { troubleWords } from "../../words/trouble";
   import type { StageProps } from "../props";
@@ -122,9 +122,9 @@
     <Figure label={m.tray_left()} value={m.of({ part: tray.left, whole: tray.toWeigh })} />
     <Figure label={m.tray_mean()} value={tray.spread ? amount(tray.spread.mean, "g") : "—"} />
     <Figure
-      label={`${m.tray_sd()} · ${m.tray_cv()}`}
+      label={beside(m.tray_sd(), m.tray_cv())}
       value={tray.spread
-        ? `${tray.spread.even ? "✓" : "▲"} ${amount(tray.spread.deviation, "g")} · ${amount(tray.spread.variation, "%")}`
+        ? `${tray.spread.even ? "✓" : "▲"} ${beside(amount(tray.spread.deviation, "g"), amount(tray.spread.variation, "%"))}`
         : "—"}
       tone={tray.spread ? (tray.spread.even ? "good" : "bad") : ""}
     />

@@ -22,18 +22,14 @@
     {@const w = lanes.x(part.to) - lanes.x(part.from)}
     {#if part.to > lanes.from && part.to > part.from}
       <!-- svelte-ignore a11y_no_static_element_interactions -->
-      <g
-        opacity={lanes.picked && !isPicked(slot) ? 0.5 : 1}
-        data-slot={slot.work}
-        onpointerenter={() => pick(slot)}
-        onpointerdown={() => pick(slot)}
-      >
+      <g data-slot={slot.work} onpointerenter={() => pick(slot)} onpointerdown={() => pick(slot)}>
         <title>{slotWords(slot)}</title>
         <rect
           x={lanes.x(part.from)}
           y={lanes.handY(slot.person)}
           width={Math.max(w - 0.6, 1)}
           height={LANE}
+          opacity={lanes.picked && !isPicked(slot) ? 0.45 : 1}
           rx={w > 8 ? 4 : 0}
           fill={slot.pan == null ? tint[slot.work] : "var(--color-crust)"}
           stroke={isPicked(slot) ? "var(--color-rim)" : slot.bread > 0 ? "var(--color-leaf)" : "none"}

@@ -40,7 +40,7 @@
   }
 </script>
 
-<div class="min-w-0" bind:clientWidth={width} class:opacity-60={over}>
+<div class="min-w-0" bind:clientWidth={width} class:stale={over}>
   <svg {width} {height} class="block select-none" role="group" aria-label={m.tab_timetable()} data-testid="lanes">
     <defs>
       <pattern id="rest-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -54,7 +54,9 @@
       aria-valuemin={1}
       aria-valuemax={sheet.pieces.length}
       aria-valuenow={lanes.followed || 1}
-      aria-valuetext={picked ? `${m.piece_number({ number: picked.number })}: ${lifeWords(view, picked)}` : m.no_piece()}
+      aria-valuetext={picked
+        ? m.choice_of({ label: m.piece_number({ number: picked.number }), value: lifeWords(view, picked) })
+        : m.no_piece()}
       class="handle"
       onkeydown={step}
     >

@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { m } from "../../paraglide/messages";
   import { LANE, type Lanes } from "./lanes.svelte";
 
-  /** What lies on each pan, one lane a place. Stays of a second bread have a dashed edge. */
+  /** What lies on each pan, one lane a place: a second bread has a dashed edge, a wipe before a stay is a diamond. */
   let { lanes, onpick }: { lanes: Lanes; onpick: (bread: number, number: number) => void } = $props();
 </script>
 
@@ -12,17 +13,13 @@
   {@const own = stay.pieces.some((n) => lanes.isPicked(stay.bread, n))}
   {#if stay.lifted > lanes.from}
     <!-- svelte-ignore a11y_no_static_element_interactions -->
-    <g
-      opacity={lanes.picked && !own ? 0.5 : 1}
-      data-stay
-      onpointerenter={() => onpick(stay.bread, stay.pieces[0]!)}
-      onpointerdown={() => onpick(stay.bread, stay.pieces[0]!)}
-    >
+    <g data-stay onpointerenter={() => onpick(stay.bread, stay.pieces[0]!)} onpointerdown={() => onpick(stay.bread, stay.pieces[0]!)}>
       <rect
         {x}
         {y}
         width={Math.max(w - 0.8, 1)}
         height={LANE}
+        opacity={lanes.picked && !own ? 0.45 : 1}
         rx="4"
         fill={stay.fry ? "var(--color-stay-fried)" : "var(--color-stay)"}
         stroke={own ? "var(--color-rim)" : stay.bread > 0 ? "var(--color-leaf)" : "none"}
@@ -37,8 +34,9 @@
           stroke="var(--color-ink)"
           stroke-width="1.5"
         />{/each}
-      <!-- Wiped before it: a drop of the cloth. -->
-      {#if stay.wiped}<path d="M{x - 1} {y + LANE - 6}l3 -3l3 3l-3 3z" fill="var(--color-rim)" data-wipe />{/if}
+      {#if stay.wiped}<path d="M{x - 1} {y + LANE - 6}l3 -3l3 3l-3 3z" fill="var(--color-rim)" data-wipe
+          ><title>{m.wiped_before()}</title></path
+        >{/if}
       {#if w > (stay.pieces.length > 1 ? 5 : String(stay.pieces[0]).length) * 7.4}
         <text x={x + w / 2} y={y + 22} text-anchor="middle" class="fill-ink text-fine font-bold"
           >{stay.pieces.length > 1 ? `${stay.pieces[0]}–${stay.pieces.at(-1)}` : stay.pieces[0]}</text

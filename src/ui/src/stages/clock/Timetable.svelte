@@ -15,7 +15,7 @@
   import { newId } from "../../ids";
   import { toaster, told } from "../../toast.svelte";
   import { breachTone, breachWords, hourOf, lifeWords, span } from "../../words/clock";
-  import { day, number } from "../../words/format";
+  import { beside, day, number } from "../../words/format";
   import type { StageProps } from "../props";
   import { clockOf } from "./spec";
   import Lanes from "./Lanes.svelte";
@@ -102,11 +102,17 @@
       </div>
     </div>
     <p class="text-small" class:hidden={!followed} data-testid="life" aria-live="polite">
-      {#if followed}<b>{m.piece_number({ number: followed.number })}{view.names.length > 1 ? ` · ${view.names[followed.bread]}` : ""}</b> ·
+      {#if followed}<b>{beside(m.piece_number({ number: followed.number }), view.names.length > 1 && view.names[followed.bread])}</b> ·
         {lifeWords(view, followed)}{/if}
     </p>
     <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-      <p class="text-small text-mute">{followed ? "" : m.follow_how()}</p>
+      <p class="text-small text-mute">
+        {#if !followed}
+          {m.follow_how()}
+          {#if view.sheet.pans.some((p) => p.wiped)}{m.key_wiped()}{/if}
+          {#if view.names[1]}{m.key_second({ bread: view.names[1] })}{/if}
+        {/if}
+      </p>
       <span class="flex flex-wrap gap-1">
         <button class="button plain" onclick={() => (close = !close)}>{close ? m.show_whole() : m.show_roasting()}</button>
         <button class="button plain" onclick={() => void calendar(true)}

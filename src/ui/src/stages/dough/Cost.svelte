@@ -29,6 +29,8 @@
     filling: "var(--color-filling)",
     pan: "var(--color-crust)",
   };
+  // In one order, so that the bar is read beside its lines.
+  const parts = $derived(cost.parts.toSorted((a, b) => b.batch - a.batch));
 </script>
 
 <div class="grid gap-x-7 gap-y-4 xl:grid-cols-2">
@@ -38,15 +40,15 @@
         <Figure label={m.cost_piece()} value={amount(cost.piece, "money")} />
         <Figure label={m.cost_batch()} value={amount(cost.batch, "money")} />
       </dl>
-      <div class="mt-3 flex h-7 overflow-hidden rounded-md" aria-hidden="true">
-        {#each cost.parts as part (part.part)}
+      <div class="mt-3 flex h-7 gap-0.5 overflow-hidden rounded-md" aria-hidden="true">
+        {#each parts as part (part.part)}
           <span style:width="{(100 * part.batch) / cost.batch}%" style:background={tints[part.part]}></span>
         {/each}
       </div>
     </div>
     <table class="w-full self-start">
       <tbody>
-        {#each cost.parts.toSorted((a, b) => b.batch - a.batch) as part (part.part)}
+        {#each parts as part (part.part)}
           <tr class="border-b border-line last:border-0">
             <th class="flex items-center gap-2 py-1.5 text-start font-normal"
               ><span class="size-3 rounded-sm" style:background={tints[part.part]}></span>{names[part.part]()}</th

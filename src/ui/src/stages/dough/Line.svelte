@@ -10,7 +10,7 @@
   import Pick from "../../parts/Pick.svelte";
   import { Typed } from "../../parts/typed.svelte";
   import TypedInput from "../../parts/TypedInput.svelte";
-  import { amount, measured } from "../../words/format";
+  import { beside, amount, measured } from "../../words/format";
   import { shortName } from "../../words/names/items";
   import type { StageProps } from "../props";
   import { amountOf, fieldOf, lineOf } from "./ledger";
@@ -40,7 +40,7 @@
   );
   const swapWords = (other: string) => {
     const swap = sheet.dough.swaps.find((s) => s.id === other);
-    return swap ? [amount(swap.mass, "g"), measured(swap.measure)].filter(Boolean).join(" · ") : "";
+    return swap ? beside(amount(swap.mass, "g"), measured(swap.measure)) : "";
   };
 
   const isFlour = $derived(portion.part === "flour");
@@ -95,7 +95,7 @@
     <TypedInput
       typed={share}
       {id}
-      class="w-full min-w-0 rounded-md bg-transparent px-1 py-1.5 text-end hover:bg-white focus:bg-white disabled:text-ink {follows
+      class="w-full min-w-0 rounded-md bg-transparent min-h-11 px-1 text-end hover:bg-white focus:bg-white disabled:text-ink {follows
         ? 'text-mute'
         : ''}"
       disabled={isFlour && dough.flours.length === 1}
@@ -127,7 +127,7 @@
       aria-label={portion.pinned ? m.is_fixed({ item: name }) : m.fix_it({ item: name })}
       onpress={() => edit({ kind: "pin" })}
     >
-      <Pin size={19} class={portion.pinned ? "fill-current" : "rotate-45 opacity-60"} />
+      <Pin size={19} class={portion.pinned ? "fill-current" : "rotate-45"} />
     </Toggle>
     {#if portion.mayGo}
       <button

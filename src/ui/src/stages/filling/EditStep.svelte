@@ -7,7 +7,7 @@
   import Dial from "../../parts/Dial.svelte";
   import FigureField from "../../parts/FigureField.svelte";
   import Pick from "../../parts/Pick.svelte";
-  import { amount } from "../../words/format";
+  import { beside, amount } from "../../words/format";
   import { fillingStepName } from "../../words/names/filling";
   import { flameName } from "../../words/names/pan";
   import WeighIn from "./WeighIn.svelte";
@@ -44,7 +44,7 @@
 
 <div class="rounded-xl bg-steel/60 px-3.5 py-2.5" data-testid="edit-filling-step">
   <StepHead {at} {count} {onmove} {onremove}>
-    {fillingStepName[step.kind]()} <span class="font-text text-small font-normal text-mute">{went.join(" · ")}</span>
+    {fillingStepName[step.kind]()} <span class="font-text text-small font-normal text-mute">{beside(...went)}</span>
   </StepHead>
   <div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
     {#if step.kind === "chop"}

@@ -74,7 +74,7 @@
             <li class="self-center">
               <Toggle
                 class="button plain min-w-11 px-0 text-figure"
-                aria-label="{m.add_filling_step()}: {group.name}"
+                aria-label={m.choice_of({ label: m.add_filling_step(), value: group.name })}
                 pressed={open?.where === where && open.adding}
                 onpress={() => (making.open = { where, at: null, adding: true })}>+</Toggle
               >

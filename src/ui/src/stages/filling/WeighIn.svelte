@@ -52,7 +52,7 @@
             batch.change(() => (step[name] = reading));
             taken++;
           }}
-          aria-label="{label()}: {m.take_from_scale({ mass: amount(reading, 'g') })}"
+          aria-label={m.choice_of({ label: label(), value: m.take_from_scale({ mass: amount(reading, "g") }) })}
           ><Scale size={16} aria-hidden="true" />{amount(reading, "g")}</button
         >
       {/if}

@@ -10,7 +10,7 @@
   import FigureField from "../../parts/FigureField.svelte";
   import Section from "../../section/Section.svelte";
   import { toaster } from "../../toast.svelte";
-  import { amount, number } from "../../words/format";
+  import { beside, amount, number } from "../../words/format";
   import { foldSchool } from "../../words/names/fold";
   import type { StageProps } from "../props";
   import { titleOf } from "./words";
@@ -86,7 +86,7 @@
         <div class="min-w-0">
           <p class="font-head font-semibold">
             {name(f)}
-            <span class="font-text text-small font-normal text-mute">{f.program.program.fold.steps.map(titleOf).join(" · ")}</span>
+            <span class="font-text text-small font-normal text-mute">{beside(...f.program.program.fold.steps.map(titleOf))}</span>
           </p>
           <p class="text-small">
             <b class="font-head text-lead">{amount(fold.hands, "s")}</b>

@@ -8,7 +8,7 @@
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
   import FigureField from "../../parts/FigureField.svelte";
-  import { amount } from "../../words/format";
+  import { beside, amount } from "../../words/format";
   import { handName } from "../../words/names/fold";
   import type { StageProps } from "../props";
 
@@ -44,7 +44,7 @@
 <div class="mt-2 grid gap-x-5 gap-y-1.5 sm:grid-cols-2 xl:grid-cols-3" data-testid="hands">
   {#each times as time (time.work)}
     <FigureField
-      label={`${handName[time.work]()} · ${m.usual_is({ time: amount(time.usual, "s") })}`}
+      label={beside(handName[time.work](), m.usual_is({ time: amount(time.usual, "s") }))}
       limit={time.limit}
       unit="s"
       bind:value={

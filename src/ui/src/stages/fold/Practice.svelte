@@ -9,7 +9,7 @@
   import Toggle from "../../parts/Toggle.svelte";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
-  import { amount, number } from "../../words/format";
+  import { beside, amount, number } from "../../words/format";
   import Level from "../Level.svelte";
   import type { StageProps } from "../props";
   import { captionOf, titleOf } from "./words";
@@ -127,8 +127,7 @@
                 ? 'border-chilli bg-chilli-soft font-semibold'
                 : 'border-dough-deep bg-white'}"
               pressed={welds.includes(i)}
-              onpress={() => mark(i)}
-              >{m.weld_contact({ number: number(i + 1, 0) })}{welds.includes(i) ? ` · ${m.weld_marked()}` : ""}</Toggle
+              onpress={() => mark(i)}>{beside(m.weld_contact({ number: number(i + 1, 0) }), welds.includes(i) && m.weld_marked())}</Toggle
             >
           {/if}
         {/if}

@@ -1,6 +1,6 @@
 import type { BatchSheet, FoldStep, StepKind } from "../../api/types";
 import { m } from "../../paraglide/messages";
-import { amount, leaves, number } from "../../words/format";
+import { beside, amount, leaves, number } from "../../words/format";
 import { stepName } from "../../words/names/fold";
 import { shortName } from "../../words/names/items";
 
@@ -37,8 +37,8 @@ export function captionOf(step: FoldStep, after: BatchSheet["fold"]["steps"][num
       return m.by({ long: amount(step.length, "mm"), wide: amount(step.width, "mm") });
     case "brush":
       return step.on === "board"
-        ? `${amount(step.mass, "g")} · ${m.laid_board()}`
-        : [amount(step.mass, "g"), after && amount(after.film, "µm")].filter(Boolean).join(" · ");
+        ? beside(amount(step.mass, "g"), m.laid_board())
+        : beside(amount(step.mass, "g"), after && amount(after.film, "µm"));
     case "dust":
     case "scatter":
     case "seeds":
@@ -57,7 +57,7 @@ export function captionOf(step: FoldStep, after: BatchSheet["fold"]["steps"][num
     case "letter":
     case "gate":
     case "accordion":
-      return [step.way === "along" ? m.caption_along() : "", after ? leaves(after.leaves) : ""].filter(Boolean).join(" · ");
+      return beside(step.way === "along" && m.caption_along(), after && leaves(after.leaves));
     default:
       return after ? (after.section.rings ? m.rings_count({ count: after.section.rings.each.length }) : leaves(after.leaves)) : "";
   }

@@ -44,7 +44,7 @@
   </div>
   <div class="grid min-w-0 grid-cols-2 content-start gap-2 lg:grid-cols-1">
     {#each [{ face: "first", dark: pan.done.first }, { face: "second", dark: pan.done.second }] as const as f, i (f.face)}
-      {@const words = `${faceName[f.face]()}: ${darkName(f.dark)}`}
+      {@const words = m.choice_of({ label: faceName[f.face](), value: darkName(f.dark) })}
       <figure class="text-center">
         <Face dark={f.dark} seed={i + 1} label={words} class="mx-auto w-full max-w-24" />
         <figcaption class="text-small leading-tight">{words}</figcaption>

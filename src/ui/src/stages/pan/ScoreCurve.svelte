@@ -51,7 +51,7 @@
 <figure class="min-w-0" data-testid="score-curve">
   <figcaption class="flex flex-wrap items-baseline justify-between gap-x-3 text-body"><b>{name}</b><span>{said}</span></figcaption>
   <div bind:clientWidth={width}>
-    <svg {width} {height} role="img" aria-label="{name}: {said}">
+    <svg {width} {height} role="img" aria-label={m.choice_of({ label: name, value: said })}>
       <path d={filled} fill="var(--color-leaf-soft)" /><path d={drawn} fill="none" stroke="var(--color-leaf)" stroke-width="2" />
       <line x1={x(0)} x2={x(end)} y1={y.range()[0]!} y2={y.range()[0]!} stroke="var(--color-line)" stroke-width="2" />
       <line

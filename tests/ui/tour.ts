@@ -1,0 +1,77 @@
+import { type APIRequestContext, expect, type Page } from "@playwright/test";
+import { begin } from "./service";
+
+const STAGES = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan", "clock"];
+
+/** Every place, and every part of every bench. */
+export async function tour(page: Page, address: string, request: APIRequestContext, look: (where: string) => Promise<void>) {
+  // A place has settled once nothing it asked is unanswered and that is drawn.
+  const asked = new Set<object>();
+  const plain = (request: { url(): string }) => request.url().includes("/api/") && !request.url().includes("/api/live");
+  page.on("request", (r) => plain(r) && asked.add(r));
+  for (const done of ["requestfinished", "requestfailed"] as const) page.on(done as "requestfinished", (r) => asked.delete(r));
+  const settle = async () => {
+    await expect
+      .poll(async () => {
+        await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn))));
+        return asked.size;
+      })
+      .toBe(0);
+    await page.locator("main :is(h1, h2)").first().waitFor();
+  };
+  const [batch] = (await (await request.get(`${address}/api/batches`)).json()) as { id: string }[];
+  const service = await begin(request, address);
+  const paths = [
+    "",
+    "log",
+    "log/table",
+    "log/trends",
+    "log/learned",
+    "larder",
+    "larder/cups",
+    "larder/keeping",
+    "larder/screens",
+    "stove",
+    `stove/${service}`,
+    "trust",
+  ];
+  for (const path of paths) {
+    await page.goto(`${address}/#/${path}`);
+    await settle();
+    await look(path || "shelf");
+  }
+  await page.goto(`${address}/#/batch/${batch!.id}`);
+  await page.locator('[data-stage="clock"] [data-figures]').waitFor();
+  for (const stage of STAGES) {
+    const stratum = page.locator(`[data-stage="${stage}"]`);
+    if ((await stratum.count()) === 0) continue;
+    await stratum.click();
+    await settle();
+    const tabs = page.locator("[role=tabpanel] [role=tab]");
+    for (let i = 0; i < Math.max(await tabs.count(), 1); i++) {
+      if ((await tabs.count()) > 0) await tabs.nth(i).click();
+      await settle();
+      await look(`${stage} ${i}`);
+    }
+  }
+  for (const path of ["card", "timetable", "labels"]) {
+    await page.goto(`${address}/#/${path}`);
+    await settle();
+    await look(path);
+  }
+}
+
+/** What of the page's words is cut off, or wider than the screen. */
+export const cutOff = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const cut: string[] = [];
+    for (const e of document.querySelectorAll<HTMLElement>("body *")) {
+      const style = getComputedStyle(e);
+      const text = [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim());
+      const meant = style.textOverflow === "ellipsis" || style.webkitLineClamp !== "none" || e.closest(".sr-only, svg");
+      const sideways = style.overflowX === "hidden" && e.scrollWidth > e.clientWidth + 1;
+      if (text && !meant && e.clientWidth > 1 && sideways) cut.push(e.textContent!.trim());
+    }
+    if (document.documentElement.scrollWidth > innerWidth) cut.push(`the page, by ${document.documentElement.scrollWidth - innerWidth} px`);
+    return cut;
+  });
