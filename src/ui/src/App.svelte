@@ -21,16 +21,32 @@
   import { presses } from "./stove/presses.svelte";
   import { elsewhere } from "./versions/elsewhere.svelte";
 
-  // The shelf comes with the page; the other places follow when they are asked for.
-  const BatchPlace = wrap({ asyncComponent: () => import("./places/Batch.svelte") });
-  const Log = wrap({ asyncComponent: () => import("./places/Log.svelte") });
-  const Larder = wrap({ asyncComponent: () => import("./places/Larder.svelte") });
-  const Stove = wrap({ asyncComponent: () => import("./places/Stove.svelte") });
-  const Timetable = wrap({ asyncComponent: () => import("./places/Timetable.svelte") });
-  const Labels = wrap({ asyncComponent: () => import("./places/Labels.svelte") });
-  const Trust = wrap({ asyncComponent: () => import("./places/Trust.svelte") });
+  // The shelf comes with the page; the other places follow while nothing else is done, or when they are asked for.
+  const later = {
+    batch: () => import("./places/Batch.svelte"),
+    log: () => import("./places/Log.svelte"),
+    larder: () => import("./places/Larder.svelte"),
+    stove: () => import("./places/Stove.svelte"),
+    timetable: () => import("./places/Timetable.svelte"),
+    labels: () => import("./places/Labels.svelte"),
+    card: () => import("./places/Card.svelte"),
+    trust: () => import("./places/Trust.svelte"),
+  };
+  const fetchAhead = async () => {
+    for (const place of [later.batch, later.log, later.larder, later.stove]) {
+      await new Promise((idle) => ("requestIdleCallback" in window ? requestIdleCallback(idle) : setTimeout(idle)));
+      await place().catch(() => undefined);
+    }
+  };
+  const BatchPlace = wrap({ asyncComponent: later.batch });
+  const Log = wrap({ asyncComponent: later.log });
+  const Larder = wrap({ asyncComponent: later.larder });
+  const Stove = wrap({ asyncComponent: later.stove });
+  const Timetable = wrap({ asyncComponent: later.timetable });
+  const Labels = wrap({ asyncComponent: later.labels });
+  const Trust = wrap({ asyncComponent: later.trust });
+  const Card = wrap({ asyncComponent: later.card });
   const Door = () => import("./places/Door.svelte");
-  const Card = wrap({ asyncComponent: () => import("./places/Card.svelte") });
   // A batch gets its address when it is first kept: the same route, so that the bench stays as it is.
   const usual = {
     "/": Shelf,
@@ -91,6 +107,7 @@
   let settled = $state(false);
   setTimeout(() => {
     settled = true;
+    void fetchAhead();
     keepers.bringBack();
     presses.bringBack();
   }, AFTER_THE_FIRST_MS);
