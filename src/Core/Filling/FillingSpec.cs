@@ -23,6 +23,9 @@ public sealed record FillingSpec(IReadOnlyList<FillingPart> Parts, IReadOnlyList
         }
     }
 
+    /// <summary>Of another part, to begin with (empirical).</summary>
+    public static Grams NewPart => new(200);
+
     /// <summary>What a bread begins with once it is to be stuffed: wet radish, salted and squeezed.</summary>
     public static FillingSpec Usual { get; } = new(
         [

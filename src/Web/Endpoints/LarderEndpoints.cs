@@ -10,6 +10,7 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="Kinds">For each place in a spec, the kinds of ingredient it takes.</param>
 /// <param name="UsualTraits">Of each kind of ingredient, where a line says nothing of its own.</param>
 /// <param name="Water">The id of plain water.</param>
+/// <param name="FillingPart">How much of another part of a filling a cook would begin with.</param>
 /// <param name="FillingSteps">Every kind of step of a filling as a cook would begin it.</param>
 /// <param name="Limits">For each number in a spec, its range.</param>
 /// <param name="Plain">What a new bread starts from.</param>
@@ -36,6 +37,7 @@ public sealed record LarderView(
     IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds,
     IReadOnlyList<KindTraits> UsualTraits,
     string Water,
+    Grams FillingPart,
     IReadOnlyList<FillingStep> FillingSteps,
     IReadOnlyList<Limit> Limits,
     IReadOnlyList<Limit> LogLimits,
@@ -94,6 +96,7 @@ public static class LarderEndpoints
         SpecPlaces.Kinds,
         [.. Enum.GetValues<IngredientKind>().Select(k => new KindTraits(k, Core.Kitchens.UsualTraits.Of(k)))],
         Larder.Water,
+        FillingSpec.NewPart,
         FillingStep.Beginnings,
         SpecPlaces.Limits,
         [.. LogCheck.Limits, PacketSpec.EachLimit],

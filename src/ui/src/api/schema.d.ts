@@ -3188,6 +3188,8 @@ export interface components {
             usualTraits: components["schemas"]["KindTraits"][];
             /** @description The id of plain water. */
             water: string;
+            /** @description How much of another part of a filling a cook would begin with. */
+            fillingPart: components["schemas"]["Grams"];
             /** @description Every kind of step of a filling as a cook would begin it. */
             fillingSteps: components["schemas"]["FillingStep"][];
             /** @description For each number in a spec, its range. */

@@ -54,7 +54,7 @@ function quantity(value: number, unit: string): string {
     case "°C":
       return `${number(shown, 0)} ${view.symbol}`;
     case "ml":
-      return `${number(value, 0)} ml`;
+      return `${number(value, 0)} ${view.symbol}`;
     case "s":
       return seconds(value);
     case "min":
@@ -93,7 +93,7 @@ export function measured(measure: KitchenMeasure | null | undefined): string {
   const count = `${whole || ""}${marks[measure.twelfths % 12] ?? ""}`;
   const own = larder.view?.vessels.find((v) => v.id === measure.vessel)?.name;
   const vessel = { cup: measure.twelfths > 12 ? m.cups() : m.cup(), tbsp: m.tbsp(), tsp: m.tsp() }[measure.vessel] ?? own ?? measure.vessel;
-  return `${count} ${vessel}`;
+  return `${apart(count)} ${vessel}`;
 }
 
 /** A mass as this kitchen weighs it: grams, or the cup first and the grams beside it. */

@@ -1,4 +1,25 @@
 import { larder } from "../api/larder.svelte";
+import { locale } from "./locale";
+
+// What a unit is called in the reader's language: the platform knows those that are measured with here.
+const symbols: Record<string, string> = Object.fromEntries(
+  (
+    [
+      ["g", "gram"],
+      ["oz", "ounce"],
+      ["mm", "millimeter"],
+      ["cm", "centimeter"],
+      ["in", "inch"],
+      ["ml", "milliliter"],
+      ["°C", "celsius"],
+      ["°F", "fahrenheit"],
+    ] as const
+  ).map(([unit, name]) => {
+    const parts = new Intl.NumberFormat(locale, { style: "unit", unit: name }).formatToParts(1);
+    return [unit, parts.find((part) => part.type === "unit")?.value ?? unit];
+  }),
+);
+export const symbolOf = (unit: string): string => symbols[unit] ?? unit;
 
 const GRAMS_PER_OUNCE = 28.349523125;
 const MM_PER_INCH = 25.4;
@@ -16,9 +37,9 @@ export interface View {
   finer: number;
 }
 
-const plain = (symbol: string): View => ({ symbol, to: (v) => v, from: (v) => v, step: (s) => s, finer: 0 });
-const times = (symbol: string, k: number, step: (s: number) => number, finer = 0): View => ({
-  symbol,
+const plain = (unit: string): View => ({ symbol: symbolOf(unit), to: (v) => v, from: (v) => v, step: (s) => s, finer: 0 });
+const times = (unit: string, k: number, step: (s: number) => number, finer = 0): View => ({
+  symbol: symbolOf(unit),
   to: (v) => v * k,
   from: (v) => v / k,
   step,
@@ -35,7 +56,7 @@ export function viewOf(unit: string): View {
       return units?.length === "inches" ? times("in", 1 / MM_PER_INCH, () => 0.25, 1) : times("cm", 0.1, (s) => s);
     case "°C":
       return units?.heat === "fahrenheit"
-        ? { symbol: "°F", to: (c) => c * 1.8 + 32, from: (f) => (f - 32) / 1.8, step: (s) => s * 2, finer: 0 }
+        ? { symbol: symbolOf("°F"), to: (c) => c * 1.8 + 32, from: (f) => (f - 32) / 1.8, step: (s) => s * 2, finer: 0 }
         : plain("°C");
     case "money":
       return plain(units?.coin ?? "");

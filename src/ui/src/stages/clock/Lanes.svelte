@@ -4,7 +4,7 @@
   import { m } from "../../paraglide/messages";
   import { hourOf, lifeWords, span } from "../../words/clock";
   import HandSlots from "./HandSlots.svelte";
-  import { Lanes, LEFT, TOP } from "./lanes.svelte";
+  import { Lanes, TOP } from "./lanes.svelte";
   import PanSlots from "./PanSlots.svelte";
   import RestBars from "./RestBars.svelte";
   import TableHandle from "./TableHandle.svelte";
@@ -23,8 +23,7 @@
 
   let width = $state(640);
   const lanes = new Lanes(() => ({ view, close, picked, width }));
-  const { sheet, height, restY, x } = $derived(lanes);
-  const onePlace = $derived(lanes.places.every((p) => p.place === 0));
+  const { sheet, height, restY, x, left } = $derived(lanes);
   const over = $derived(batch.refusals.length > 0);
 
   function pick(bread: number, number: number) {
@@ -60,7 +59,7 @@
       class="handle"
       onkeydown={step}
     >
-      <rect x={LEFT} y={TOP - 4} width={Math.max(width - LEFT, 1)} height={Math.max(restY - TOP, 1)} fill="transparent" />
+      <rect x={left} y={TOP - 4} width={Math.max(width - left, 1)} height={Math.max(restY - TOP, 1)} fill="transparent" />
       {#each lanes.ticks as t (t)}
         <line x1={x(t)} x2={x(t)} y1={TOP - 4} y2={height - 20} stroke="var(--color-line)" />
         {#if lanes.named(t)}<text x={x(t)} y={12} text-anchor="middle" class="fill-mute text-fine">{hourOf(view, t)}</text>{/if}
@@ -69,14 +68,12 @@
         <rect x={p.x} y={TOP - 4} width={p.width} height={restY - TOP} fill="url(#rest-hatch)" />
         <text x={p.x + p.width / 2} y={12} text-anchor="middle" class="fill-mute text-fine font-semibold">{span(p.to - p.from)}</text>
       {/each}
-      {#each { length: lanes.people }, person (person)}
-        <text x={LEFT - 8} y={lanes.handY(person) + 20} text-anchor="end" class="fill-ink text-fine font-semibold"
-          >{m.hands_lane({ number: person + 1 })}</text
-        >
+      {#each lanes.handNames as name, person (person)}
+        <text x={left - 8} y={lanes.handY(person) + 20} text-anchor="end" class="fill-ink text-fine font-semibold">{name}</text>
       {/each}
-      {#each lanes.places as p (`${p.pan}-${p.place}`)}
-        <text x={LEFT - 8} y={lanes.panY(p.pan, p.place) + 20} text-anchor="end" class="fill-ink text-fine font-semibold"
-          >{onePlace ? m.pan_lane({ number: p.pan + 1 }) : m.place_lane({ pan: p.pan + 1, place: p.place + 1 })}</text
+      {#each lanes.places as p, i (`${p.pan}-${p.place}`)}
+        <text x={left - 8} y={lanes.panY(p.pan, p.place) + 20} text-anchor="end" class="fill-ink text-fine font-semibold"
+          >{lanes.panNames[i]}</text
         >
       {/each}
       <HandSlots {lanes} onpick={pick} />

@@ -1,7 +1,9 @@
 import type { ClockView, PieceLife } from "../../api/types";
+import { m } from "../../paraglide/messages";
 import { axisOf, place } from "./axis";
 
-export const LEFT = 66;
+const LEAST_LEFT = 66;
+const A_LETTER = 7.2;
 export const LANE = 30;
 export const TOP = 20;
 const GAP = 5;
@@ -29,13 +31,23 @@ export class Lanes {
       .toSorted((a, b) => a.pan - b.pan || a.place - b.place)
       .filter((p, i, all) => p.pan !== all[i - 1]?.pan || p.place !== all[i - 1]?.place),
   );
+  /** What each lane is called: pairs of hands, then places on pans. */
+  readonly handNames = $derived.by(() => Array.from({ length: this.people }, (_, i) => m.hands_lane({ number: i + 1 })));
+  readonly panNames = $derived.by(() => {
+    const onePlace = this.places.every((p) => p.place === 0);
+    return this.places.map((p) => (onePlace ? m.pan_lane({ number: p.pan + 1 }) : m.place_lane({ pan: p.pan + 1, place: p.place + 1 })));
+  });
+  /** As much room before the lanes as their names take. */
+  readonly left = $derived.by(() =>
+    Math.max(LEAST_LEFT, 12 + A_LETTER * Math.max(...[...this.handNames, ...this.panNames].map((name) => name.length))),
+  );
   /** Where the axis begins. */
   readonly from = $derived.by(() => {
     if (!this.of().close) return 0;
     const first = this.sheet.hands.filter((h) => h.work === "roll" || h.work === "lay").map((h) => h.parts[0]?.from ?? 0);
     return Math.max(Math.min(...first) - BEFORE_THE_FIRST_S, 0);
   });
-  readonly axis = $derived.by(() => axisOf(this.sheet, this.from, this.sheet.lead, LEFT, this.of().width - LEFT - 14));
+  readonly axis = $derived.by(() => axisOf(this.sheet, this.from, this.sheet.lead, this.left, this.of().width - this.left - 14));
   readonly restY = $derived.by(() => TOP + (this.people + this.places.length) * (LANE + GAP) + 10);
   readonly height = $derived.by(() => this.restY + this.sheet.rests.length * REST + 22);
   /** Moments that are named along the top, apart enough to be read. */
@@ -58,7 +70,7 @@ export class Lanes {
   restAt = (i: number): number => this.restY + i * REST;
   /** Whether there is room to name a moment. */
   named = (t: number): boolean =>
-    this.x(t) > LEFT + 4 &&
+    this.x(t) > this.left + 4 &&
     this.x(t) < this.of().width - 30 &&
     this.axis.every((p) => !p.rest || this.x(t) < p.x - 24 || this.x(t) > p.x + p.width + 24);
 

@@ -132,7 +132,7 @@
       prompt={m.add_part()}
       field="filling.parts[].id"
       value=""
-      onchange={(id) => filling.parts.push({ id, mass: 200, trim: 0, steps: [] })}
+      onchange={(id) => filling.parts.push({ id, mass: larder.view!.fillingPart, trim: 0, steps: [] })}
     />
   {/if}
   <button class="button plain" onclick={() => making.unstuff()}>{m.unstuff()}</button>
