@@ -213,6 +213,7 @@ api.MapGroup("/larder").WithTags("Larder").Tells(Place.Larder).MapLarder();
 api.MapGroup("/vessels").WithTags("Larder").Tells(Place.Larder).MapVessels();
 api.MapGroup("/measure").WithTags("Larder").MapMeasure();
 api.MapGroup("/breads").WithTags("Breads").Tells(Place.Breads).MapBreads();
+api.MapGroup("/schools").WithTags("Breads").MapSchools();
 api.MapGroup("/batches").WithTags("Batches").Tells(Place.Batches).MapBatches();
 api.MapGroup("/batches").WithTags("Clock").MapTimetable();
 api.MapGroup("/log").WithTags("Log").Tells(Place.Log).MapLog();

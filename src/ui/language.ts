@@ -24,7 +24,9 @@ export function oneLanguage(language: Language): Plugin {
       if (!words || !name || !english)
         throw new Error(`${id}: not compiled as expected; names of messages are small letters, digits and _`);
       const said =
-        language === "en" ? words : words.replaceAll(/`((?:[^`\\]|\\.)*)`/g, (_, text: string) => `\`${madeUp(language, text, /(\$\{[^}]*\})/)}\``);
+        language === "en"
+          ? words
+          : words.replaceAll(/`((?:[^`\\]|\\.)*)`/g, (_, text: string) => `\`${madeUp(language, text, /(\$\{[^}]*\})/)}\``);
       return { code: `${said}export const ${name} = ${english};`, map: null };
     },
     transformIndexHtml: (html) =>

@@ -14,7 +14,9 @@ export function madeUp(language, text, figures) {
   const worded = text.split(figures).map((part, i) => {
     if (i % 2) return part;
     if (language === "xb") return part.replaceAll(/\p{L}+/gu, (word) => rightToLeft.from + word + rightToLeft.to);
-    return part.replaceAll(/\p{L}/gu, (c) => accented[c] ?? c).replaceAll(/\p{L}{4,}/gu, (word) => word + word.slice(-Math.ceil(word.length / 2)));
+    return part
+      .replaceAll(/\p{L}/gu, (c) => accented[c] ?? c)
+      .replaceAll(/\p{L}{4,}/gu, (word) => word + word.slice(-Math.ceil(word.length / 2)));
   });
   return worded.join("");
 }

@@ -1,3 +1,4 @@
+import { startServer } from "./server.mjs";
 import { expect, test } from "./kitchen";
 
 const menu = async (page: import("@playwright/test").Page, bread: string, what: string) => {
@@ -10,8 +11,11 @@ test("every school is offered and begins a bread", async ({ request, bench, page
   // That each can be worked is the kitchen's to say.
   for (const { spec } of schools) expect((await request.post(`${kitchen.address}/api/plan`, { data: spec })).status()).toBe(200);
   await page.getByRole("button", { name: "New bread", exact: true }).click();
-  const offered = await page.getByRole("dialog").getByRole("listitem").getByRole("button").allInnerTexts();
-  expect(offered.length).toBe(17);
+  const offers = page.getByRole("dialog").getByRole("listitem").getByRole("button");
+  await expect(offers).toHaveCount(17);
+  // Each with its picture, drawn by the kitchen's own plan.
+  await expect(page.getByRole("dialog").getByTestId("section").getByRole("img")).toHaveCount(17);
+  const offered = await offers.allInnerTexts();
   expect(schools.length).toBe(17);
   await page.keyboard.press("Escape");
   for (const school of [offered[0]!, offered[7]!, offered[16]!]) {
@@ -23,6 +27,8 @@ test("every school is offered and begins a bread", async ({ request, bench, page
       .first()
       .click();
     await expect(page.getByTestId("makes")).toContainText(/\d+ × \d+ g/);
+    // It is called by its school until it has a name of its own.
+    await expect(page.getByRole("textbox", { name: "Name of the batch" })).toHaveValue(school.split("\n")[0]!);
     await expect(bench.stratum("pan")).toContainText(/\d s/);
   }
 });
@@ -115,4 +121,17 @@ test("batches older than the newest hundred come when they are asked for", async
   await earlier.click();
   await expect(lately.filter({ hasText: /^Noon 1 / })).toBeVisible();
   await expect(earlier).toHaveCount(0);
+});
+
+test("an empty kitchen opens on the schools as pictures, and a first bread begins by keys alone", async ({ page }) => {
+  const empty = await startServer({ demo: false });
+  await page.goto(`${empty.address}/#/`);
+  const first = page.getByTestId("beginning").getByRole("button");
+  await expect(first).toHaveCount(17);
+  await first.first().focus();
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("makes")).toContainText(/\d+ × \d+ g/);
+  await empty.stop();
+  empty.clear();
 });

@@ -21,6 +21,7 @@ public sealed record SectionFilling(IReadOnlyList<int> At, Millimetres Thickness
 /// <param name="Rings">Nothing unless the leaves stand upright.</param>
 /// <param name="Windings">Windings of a rope across the radius; nothing without.</param>
 /// <param name="Filling">Nothing without.</param>
+/// <param name="Look">Its own colours; nothing for a piece of no bread in particular.</param>
 public sealed record Section(
     Millimetres Across,
     Millimetres Thickness,
@@ -30,7 +31,8 @@ public sealed record Section(
     Micrometres BottomFilm,
     SectionRings? Rings,
     double? Windings,
-    SectionFilling? Filling = null)
+    SectionFilling? Filling = null,
+    BreadLook? Look = null)
 {
     // Dough pressed together at the edge, without filling, mm (empirical).
     private static readonly Millimetres Seam = new(6);

@@ -83,7 +83,7 @@ public static class Planner
             roll,
             pan,
             new(raw, cooked),
-            filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel),
+            (filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel)) with { Look = BreadLook.Of(batch) },
             CostSheet.Of(batch.Dough, used, pieces, kitchen),
             used,
             [.. inIt.SelectMany(i => i.Allergens).Distinct().Order()],

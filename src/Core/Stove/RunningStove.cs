@@ -28,6 +28,7 @@ public sealed class RunningStove
     private readonly Service service;
     private readonly IReadOnlyList<ClockBread> breads;
     private readonly IReadOnlyList<ClockJob> jobs;
+    private readonly IReadOnlyList<StoveWork> works;
     private readonly int[][] tails;
     private readonly List<StoveEvent> events = [];
     private readonly HashSet<Guid> undone = [];
@@ -43,6 +44,7 @@ public sealed class RunningStove
         (breads, var clock) = ClockStage.Frozen([.. batches.Select(ClockBread.Of)], service.Clock);
         this.service = service = service with { Clock = clock };
         jobs = ClockStage.Jobs(breads, service.Clock);
+        works = [.. breads.Select((bread, b) => StoveWork.Of(bread.Spec, bread.Sheet, jobs[b]))];
         tails = ClockRun.Tails(jobs);
         floor = NewFloor();
         inForce = ClockStage.Best(jobs, service.Clock);
@@ -361,7 +363,8 @@ public sealed class RunningStove
             breads[b].Spec.Pan.Finish,
             sheet.Filling is not null,
             [.. bread.At.Select((a, i) => new StovePiece(i + 1, a, Since(b, i) is { } since ? new(since) : null))],
-            [.. new[] { (Stage.Dough, dough), (Stage.Filling, filling) }.Where(p => p.Item2 is not null).Select(p => StoveWarm.Of(p.Item1, p.Item2!.Value))]);
+            [.. new[] { (Stage.Dough, dough), (Stage.Filling, filling) }.Where(p => p.Item2 is not null).Select(p => StoveWarm.Of(p.Item1, p.Item2!.Value))],
+            works[b]);
     }
 
     private int? Since(int b, int i)

@@ -68,7 +68,8 @@ public sealed record StoveWarm(Stage Part, Seconds For, Seconds Left, Severity S
 
 /// <param name="Across">The round to roll it to.</param>
 /// <param name="Warm">Of what spoils in it and is there already.</param>
-public sealed record StoveBread(string Name, int Pieces, int Done, int Lost, Millimetres Across, Finish Finish, bool Stuffed, IReadOnlyList<StovePiece> Belt, IReadOnlyList<StoveWarm> Warm);
+/// <param name="Work">What hands are told of it.</param>
+public sealed record StoveBread(string Name, int Pieces, int Done, int Lost, Millimetres Across, Finish Finish, bool Stuffed, IReadOnlyList<StovePiece> Belt, IReadOnlyList<StoveWarm> Warm, StoveWork Work);
 
 /// <param name="Undone">Taken back.</param>
 public sealed record StovePast(StoveEvent Event, bool Undone);

@@ -9,7 +9,7 @@
   import { batch } from "./bench/bench.svelte";
   import { keepers } from "./bench/keeper.svelte";
   import { places, takeKey } from "./keys";
-  import { untrack } from "svelte";
+  import { type Component, untrack } from "svelte";
   import { live } from "./live/live.svelte";
   import { m } from "./paraglide/messages";
   import Trouble from "./parts/Trouble.svelte";
@@ -104,9 +104,15 @@
   });
   // First what lies on the bench: what was left by pages that are gone has waited already.
   const AFTER_THE_FIRST_MS = 300;
-  let settled = $state(false);
+  let Toasts = $state.raw<Component>();
+  const TRY_AGAIN_MS = 3000;
+  async function bringToasts() {
+    const brought = await import("./parts/Toasts.svelte").catch(() => null);
+    if (brought) Toasts = brought.default;
+    else setTimeout(() => void bringToasts(), TRY_AGAIN_MS);
+  }
   setTimeout(() => {
-    settled = true;
+    void bringToasts();
     void fetchAhead();
     keepers.bringBack();
     presses.bringBack();
@@ -145,7 +151,7 @@
         {#each door.outside ? [] : mine as { key, path } (path)}
           <a
             href="#{path}"
-            class="flex min-h-11 items-center rounded-inner px-1 text-small font-medium sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
+            class="flex min-h-11 items-center rounded-inner px-0.5 text-small font-medium sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
             aria-current={here(path) ? "page" : undefined}
             >{names[path]()}<kbd class="ms-1.5 text-fine font-semibold max-sm:hidden" aria-hidden="true">{key}</kbd></a
           >
@@ -187,6 +193,4 @@
 </BitsConfig>
 
 <!-- What is told at the foot of the page follows a moment after it, so that it is there before anything is. -->
-{#if settled}
-  {#await import("./parts/Toasts.svelte") then { default: Toasts }}<Toasts />{/await}
-{/if}
+{#if Toasts}<Toasts />{/if}

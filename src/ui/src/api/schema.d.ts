@@ -627,6 +627,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a bread can begin from, the plainest first; without those this larder no longer lets be worked. */
+        get: operations["schools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches": {
         parameters: {
             query?: never;
@@ -1599,6 +1616,13 @@ export interface components {
              */
             id?: null | string;
         };
+        /** @description A bread's own colours, by the hues of the larder: flours, purees, pastes and spice mixed as pigments, the rest as flecks. */
+        BreadLook: {
+            /** @description Raw, `#rrggbb`. */
+            dough: string;
+            flecks: components["schemas"]["Fleck"][];
+            filling: null | components["schemas"]["FillingLook"];
+        };
         BreadView: {
             /** Format: uuid */
             id: string;
@@ -2257,11 +2281,24 @@ export interface components {
             /** @description Raw, for the pieces there are. */
             buy: components["schemas"]["LaidMass"][];
         };
+        /** @description Bits of one thing in a filling. */
+        FillingBits: {
+            hue: string;
+            size: components["schemas"]["Millimetres"];
+            /** @description Of the filling, by mass. */
+            share: components["schemas"]["Percent"];
+        };
         /**
          * @description How a filling behaves in the hand (models.md E).
          * @enum {unknown}
          */
         FillingFeel: "loose" | "holds" | "rollInFlour" | "weeps";
+        /** @description A filling by what is in it. */
+        FillingLook: {
+            /** @description Of what lies between the bits; of all of it where it has none. */
+            hue: string;
+            bits: components["schemas"]["FillingBits"][];
+        };
         FillingPart: {
             id: string;
             /** @description As it goes in, peeled and trimmed, for the whole batch. */
@@ -2585,6 +2622,18 @@ export interface components {
          * @enum {unknown}
          */
         Flame: "off" | "low" | "medium" | "high";
+        /** @description What is seen in a cut as flecks: bran, seeds, cut leaves. */
+        Fleck: {
+            /** @description `#rrggbb`. */
+            hue: string;
+            /** @description Of one of them, across. */
+            size: components["schemas"]["Millimetres"];
+            /**
+             * Format: double
+             * @description Of them in a square centimetre of the cut: by Delesse, the share of the area is the share of the volume.
+             */
+            count: number;
+        };
         /** @description The flour was measured in cups of which nobody had said how they are filled. */
         FlourCups: {
             /**
@@ -4780,6 +4829,19 @@ export interface components {
             id: string;
             spec: components["schemas"]["BatchSpec"];
         };
+        /** @description A school to begin a bread from, as it comes out in this kitchen. */
+        SchoolView: {
+            id: string;
+            spec: components["schemas"]["BatchSpec"];
+            glance: components["schemas"]["Glance"];
+            /** @description Of one ball, from sheet to last roll, rests not counted. */
+            hands: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description 1 easy to 5 hard.
+             */
+            difficulty: number;
+        };
         /**
          * @description What a screen may do.
          * @enum {unknown}
@@ -4850,6 +4912,7 @@ export interface components {
              */
             windings: null | number;
             filling?: null | components["schemas"]["SectionFilling"];
+            look?: null | components["schemas"]["BreadLook"];
         };
         /** @description A contact as it is drawn. */
         SectionContact: {
@@ -5222,6 +5285,8 @@ export interface components {
             belt: components["schemas"]["StovePiece"][];
             /** @description Of what spoils in it and is there already. */
             warm: components["schemas"]["StoveWarm"][];
+            /** @description What hands are told of it. */
+            work: components["schemas"]["StoveWork"];
         };
         /** @description One event of a service. Which of the others are told depends on the act; all numbers count from 0, int? StoveEvent.Number from 1. */
         StoveEvent: {
@@ -5252,6 +5317,26 @@ export interface components {
              * @description The event that is taken back.
              */
             undoes?: null | string;
+        };
+        /** @description A step of the filling as hands are told it. */
+        StoveFilling: {
+            /** @description What it is done to; nothing for all together. */
+            part: null | string;
+            step: components["schemas"]["FillingStep"];
+            /** @description So much of it. */
+            of: components["schemas"]["Grams"];
+            puts: null | components["schemas"]["Grams"];
+        };
+        /** @description A step at the bowl as hands are told it, for one bowl. */
+        StoveMix: {
+            act: components["schemas"]["MixAct"];
+            items: components["schemas"]["StoveMixItem"][];
+            quantities: components["schemas"]["Quantity"][];
+        };
+        /** @description Something that goes into the bowl now. */
+        StoveMixItem: {
+            id: string;
+            mass: components["schemas"]["Grams"];
         };
         /** @description The piece a place waits for. */
         StoveNext: {
@@ -5422,6 +5507,19 @@ export interface components {
             /** @description Until the usual limit; once that is over, until it is thrown away; negative after that. */
             left: components["schemas"]["Seconds"];
             severity: components["schemas"]["Severity"];
+        };
+        /** @description What hands are told of a bread's work, in full: what, how much and how. It is the same all through a service. */
+        StoveWork: {
+            mix: components["schemas"]["StoveMix"][];
+            /** @description Step by step, as the clock numbers them. */
+            filling: components["schemas"]["StoveFilling"][];
+            /** @description One ball, or ladleful. */
+            ball: components["schemas"]["Grams"];
+            /** @description Balls in each trayful. */
+            trays: number[];
+            sheet: null | components["schemas"]["SheetSpec"];
+            fold: components["schemas"]["FoldStep"][];
+            stuff: null | components["schemas"]["Grams"];
         };
         /** Format: binary */
         Stream: string;
@@ -9389,6 +9487,62 @@ export interface operations {
             };
             /** @description Insufficient Storage */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -61,6 +61,7 @@ export type PureeMethod = Schemas["PureeMethod"];
 export type Refusal = Schemas["Refusal"];
 export type RefusalCode = Schemas["RefusalCode"];
 export type RestEnd = Schemas["RestEnd"];
+export type SchoolView = Schemas["SchoolView"];
 export type ScaleReading = Schemas["ScaleReading"];
 export type ScaleState = Schemas["ScaleState"];
 export type Section = Schemas["Section"];

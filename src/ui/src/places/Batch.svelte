@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Pencil from "@lucide/svelte/icons/pencil";
   import { Tabs } from "bits-ui";
   import { untrack } from "svelte";
   import { call, type Trouble as Why } from "../api/call";
@@ -121,14 +122,17 @@
   >
     <section class="flex min-h-0 min-w-0 flex-col px-3 pt-3 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()}>
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
-      <input
-        id="batch-name"
-        class="-ms-1 -my-2 min-h-11 w-full rounded-md bg-transparent px-1 font-head text-big leading-tight font-bold"
-        value={batch.name}
-        oninput={(e) => batch.change(() => (batch.name = e.currentTarget.value))}
-        maxlength="80"
-        aria-invalid={batch.refusalOf("name") ? "true" : undefined}
-      />
+      <span class="-my-2 flex items-center">
+        <input
+          id="batch-name"
+          class="peer -ms-1 min-h-11 min-w-0 w-full rounded-md bg-transparent px-1 font-head text-big leading-tight font-bold"
+          value={batch.name}
+          oninput={(e) => batch.change(() => (batch.name = e.currentTarget.value))}
+          maxlength="80"
+          aria-invalid={batch.refusalOf("name") ? "true" : undefined}
+        />
+        <Pencil size={16} class="shrink-0 text-mute peer-focus:hidden" aria-hidden="true" />
+      </span>
       {#if batch.refusalOf("name")}<p class="refusal">{m.refuse_name()}</p>{/if}
       <p class="mt-0.5 mb-2 text-fine text-mute">
         {#if sheet}{m.pieces_of({ count: sheet.balls.count, across: amount(sheet.roll.across, "mm") })}{/if}

@@ -5,12 +5,13 @@
   import { call, callPages } from "../api/call";
   import { api, meant } from "../api/client";
   import { all, Fetched } from "../api/fetched.svelte";
-  import type { BatchView, BreadView } from "../api/types";
+  import type { BatchView, BreadView, SchoolView } from "../api/types";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Chips from "../parts/Chips.svelte";
   import Trouble from "../parts/Trouble.svelte";
   import { toaster, told } from "../toast.svelte";
+  import { schoolName } from "../words/names/schools";
   import { folded } from "../words/find";
   import BreadCard from "./shelf/BreadCard.svelte";
   import FromFile from "./shelf/FromFile.svelte";
@@ -63,6 +64,9 @@
     await push("/batch");
   }
 
+  // A bread is called by its school until it has a name of its own.
+  const begin = (school: SchoolView) => void cook({ id: null, name: schoolName(school.id), spec: school.spec });
+
   // One that is gone already, here or on another screen, is deleted as it was to be.
   async function remove(path: "/api/breads/{id}" | "/api/batches/{id}", { id, name, version }: BreadView | BatchView) {
     const params = { path: { id }, header: meant(version) };
@@ -109,10 +113,17 @@
       {#each found as bread (bread.id)}
         <BreadCard {bread} scaleOf={biggest} onpick={() => void cook(bread)} onmore={(beside) => (menu = { bread, beside })} />
       {/each}
-      {#if shelf.data && found.length === 0}
-        <li class="p-6 text-mute">{find ? m.none_found({ find }) : tag ? m.nothing_tagged() : m.shelf_empty()}</li>
+      {#if shelf.data && found.length === 0 && (find || tag)}
+        <li class="p-6 text-mute">{find ? m.none_found({ find }) : m.nothing_tagged()}</li>
       {/if}
     </ul>
+    {#if shelf.data?.[0].length === 0}
+      <div class="min-h-0 overflow-y-auto" data-testid="beginning">
+        <h2 class="text-big font-bold">{m.what_to_make()}</h2>
+        <p class="mb-2 text-mute">{m.shelf_empty()}</p>
+        {#await import("./shelf/Schools.svelte") then { default: Schools }}<Schools onpick={begin} />{/await}
+      </div>
+    {/if}
   </section>
 
   <Lately
@@ -127,10 +138,7 @@
 <!-- What is opened by a press comes with the press. -->
 {#if choosing}
   {#await import("./shelf/NewBread.svelte") then { default: NewBread }}
-    <NewBread
-      onclose={() => (choosing = false)}
-      onpick={(school) => void cook({ id: null, name: m.new_bread_name(), spec: school.spec })}
-    />
+    <NewBread onclose={() => (choosing = false)} onpick={begin} />
   {/await}
 {/if}
 {#if menu}

@@ -3,6 +3,7 @@
   import { m } from "../paraglide/messages";
   import { amount, leaves as leafWords, listed } from "../words/format";
   import { draw, FINE } from "./geometry";
+  import { leafShades } from "./look";
 
   interface Props {
     section: Section;
@@ -10,8 +11,11 @@
     small?: boolean;
     /** The biggest of a row of sections, so that all are drawn to its scale. */
     scaleOf?: Pick<Section, "across" | "thickness">;
+    /** The bread it is a piece of, for a section without colours of its own. */
+    look?: Section["look"];
   }
-  let { section, height = 150, small = false, scaleOf }: Props = $props();
+  let { section: cut, height = 150, small = false, scaleOf, look }: Props = $props();
+  const section = $derived(cut.look || !look ? cut : { ...cut, look });
 
   let width = $state(0);
   const drawing = $derived(width > 0 ? draw(section, width, height, scaleOf) : null);
@@ -28,7 +32,9 @@
       ].filter(Boolean),
     ),
   );
-  const tints = ["var(--color-leaves-1)", "var(--color-leaves-2)", "var(--color-leaves-3)"];
+  const tints = $derived(
+    section.look ? leafShades(section.look.dough) : ["var(--color-leaves-1)", "var(--color-leaves-2)", "var(--color-leaves-3)"],
+  );
   // One change melts into the next state; while figures are being dragged or typed each is drawn at once. So are hundreds of leaves.
   const SETTLED_MS = 400;
   let changedAt = 0;
@@ -49,6 +55,7 @@
     <svg {width} {height} role="img" aria-label={m.section_of({ what: label })} class:melts>
       {#if section.filling}<path d={drawing.crust} style:fill={tints[0]} />{/if}
       {#each drawing.leaves as leaf, i (i)}<path d={leaf} fill={tints[i % 3]} data-leaf />{/each}
+      {#each drawing.flecks as { hue, path }, i (i)}<path d={path} style:fill={hue} data-fleck />{/each}
       {#each drawing.contacts as contact, i (i)}
         {@const { state, fat, dust } = contact}
         {#if state === "fused"}
@@ -65,8 +72,13 @@
           {#if fat && dust && contact.width >= 2}<path d={contact.path} class="flour" stroke-width="1.2" stroke-dasharray="1 5" />{/if}
         {/if}
       {/each}
-      {#each drawing.fillings as filling, i (i)}<path d={filling} class="filling" data-filling />{/each}
-      {#if drawing.lumps}<path d={drawing.lumps} class="lumps" />{/if}
+      {#each drawing.fillings as filling, i (i)}<path
+          d={filling}
+          class="filling"
+          style:fill={section.look?.filling?.hue}
+          data-filling
+        />{/each}
+      {#each drawing.lumps as { hue, path }, i (i)}<path d={path} style:fill={hue} class="bits" data-bits />{/each}
       {#if drawing.windings}<path d={drawing.windings} class="crust" stroke-width="1.2" stroke-dasharray="6 5" data-windings />{/if}
       <path d={drawing.crust} class="crust" stroke-width={small ? 1.6 : 2.4} />
     </svg>
@@ -80,8 +92,9 @@
   path.filling {
     fill: var(--color-filling);
   }
-  path.lumps {
-    fill: var(--color-filling-deep);
+  path.bits {
+    stroke: var(--color-shade);
+    stroke-width: 0.5;
   }
   .melts path {
     transition: d 160ms ease-out;

@@ -1,6 +1,7 @@
 import { save } from "../files/files";
 import type { Section } from "../api/types";
 import { draw } from "./geometry";
+import { leafShades } from "./look";
 
 const WIDE = 1400;
 const HIGH = 360;
@@ -15,15 +16,20 @@ const token = (name: string) => getComputedStyle(document.documentElement).getPr
 export function sectionSvg(section: Section, caption: (taller: number) => string): string {
   const drawing = draw(section, WIDE, HIGH);
   const [parted, weld, crust] = [token("parted"), token("weld"), token("crust-deep")];
-  const tints = [1, 2, 3].map((n) => token(`leaves-${n}`));
+  const { look } = section;
+  const tints = look ? leafShades(look.dough) : [1, 2, 3].map((n) => token(`leaves-${n}`));
   const stroke = { open: parted, patchy: parted, fused: weld };
   const body = [
+    ...(section.filling ? [`<path d="${drawing.crust}" fill="${tints[0]}"/>`] : []),
     ...drawing.leaves.map((d, i) => `<path d="${d}" fill="${tints[i % 3]}"/>`),
+    ...drawing.flecks.map(({ hue, path }) => `<path d="${path}" fill="${hue}"/>`),
     ...drawing.contacts.map(
       (c) =>
         `<path d="${c.path}" fill="none" stroke="${stroke[c.state]}" stroke-width="${c.width.toFixed(2)}"${c.state === "patchy" ? ' stroke-dasharray="9 7"' : ""}/>` +
         (c.stitches ? `<path d="${c.stitches}" stroke="${token("chilli")}" stroke-width="1.6"/>` : ""),
     ),
+    ...drawing.fillings.map((d) => `<path d="${d}" fill="${look?.filling?.hue ?? token("filling")}"/>`),
+    ...drawing.lumps.map(({ hue, path }) => `<path d="${path}" fill="${hue}"/>`),
     `<path d="${drawing.crust}" fill="none" stroke="${crust}" stroke-width="2.4" stroke-linejoin="round"/>`,
     drawing.windings ? `<path d="${drawing.windings}" fill="none" stroke="${crust}" stroke-dasharray="6 5"/>` : "",
   ].join("");

@@ -16,19 +16,33 @@ export interface DrawnContact {
   stitches: string;
 }
 
+export interface Coloured {
+  hue: string;
+  path: string;
+}
+
 export interface Drawing {
   /** One closed path a leaf, from the bottom up; every third leaf in one path where they are many. */
   leaves: string[];
   contacts: DrawnContact[];
-  /** Each layer of filling as one path, and all its bits as another. */
+  /** Each layer of filling as one path, and its bits by their hue. */
   fillings: string[];
-  lumps: string;
+  lumps: Coloured[];
+  /** Bran, seeds and leaves in the dough, by their hue. */
+  flecks: Coloured[];
   /** Where the windings of a rope touch, as one path. */
   windings: string;
   crust: string;
   /** How many times taller than wide it is drawn. */
   taller: number;
 }
+
+/** A ball cut anywhere shows two thirds of its widest face; bits lie with room between them. More than so many are not told apart. */
+const FACE = (2 / 3) * (Math.PI / 4);
+const PACKED = 0.7;
+const MOST_BITS = 220;
+const MOST_FLECKS = 320;
+const SQUARE_CM = 100;
 
 /** How many times taller than wide a section may be drawn: few enough that a thicker bread is seen to be thicker. */
 const TALLER = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 70, 100];
@@ -117,23 +131,59 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
     const out = Math.min(half * 2, seam * 0.8);
     return `M${along(low, i + 1, within)}Q${cap(last, out)} ${end(last)}L${along(high, i + 1, within.toReversed())}Q${cap(first, -out)} ${start(first)}Z`;
   });
-  // Bits lie where chance puts them, the same at every look.
-  const lumps = [...filled]
-    .flatMap((i) => {
-      const [low, high] = [bounds[2 * i + 1] ?? 0, bounds[2 * i + 2] ?? 0];
-      const tall = Math.min(filling!.grain, (high - low) * 0.96);
-      const wide = filling!.grain * perMillimetre;
-      const count = Math.min(Math.round((long - 2 * seam) / Math.max(wide * 1.9, 4)), 160);
-      return Array.from({ length: count }, (_, n) => {
-        const x = 2 + seam + wide + ((n + 0.2 + 0.6 * chance(n * 7 + i)) / count) * (long - 2 * seam - 2 * wide);
-        const bound = low + tall / 2 + chance(n * 13 + i * 3 + 5) * (high - low - tall);
-        const at = xs.findIndex((v) => v >= x);
-        const size = 0.55 + 0.45 * chance(n * 17 + 2);
-        const [rx, ry] = [(wide / 2) * size, (tall / 2) * scale * size];
-        return `M${tenth(x - rx)} ${tenth(y(bound, i + 1, Math.max(at, 0)))}a${tenth(rx)} ${tenth(ry)} 0 1 0 ${tenth(2 * rx)} 0a${tenth(rx)} ${tenth(ry)} 0 1 0 ${tenth(-2 * rx)} 0`;
-      });
-    })
-    .join("");
+  const ellipse = (x: number, bound: number, k: number, wide: number, tall: number) => {
+    const at = Math.max(
+      xs.findIndex((v) => v >= x),
+      0,
+    );
+    const [rx, ry] = [wide / 2, (tall / 2) * scale];
+    return `M${tenth(x - rx)} ${tenth(y(bound, k, at))}a${tenth(rx)} ${tenth(ry)} 0 1 0 ${tenth(2 * rx)} 0a${tenth(rx)} ${tenth(ry)} 0 1 0 ${tenth(-2 * rx)} 0`;
+  };
+  // Bits lie where chance puts them, the same at every look: as many of each as its share of the filling takes of the cut.
+  const lumps = (section.look?.filling?.bits ?? []).map((bits, kind) => ({
+    hue: bits.hue,
+    path: [...filled]
+      .flatMap((i) => {
+        const [low, high] = [bounds[2 * i + 1] ?? 0, bounds[2 * i + 2] ?? 0];
+        const tall = Math.min(bits.size, (high - low) * 0.96);
+        const wide = bits.size * perMillimetre;
+        const room = long - 2 * seam - 2 * wide;
+        const face = FACE * bits.size * tall;
+        const count = Math.min(
+          Math.round((((bits.share / 100) * (high - low) * (long - 2 * seam)) / perMillimetre / face) * PACKED),
+          MOST_BITS,
+        );
+        return Array.from({ length: room > 0 ? count : 0 }, (_, n) => {
+          const lot = n * 7 + i + kind * 31;
+          const size = 0.55 + 0.45 * chance(lot + 2);
+          const x = 2 + seam + wide + ((n + chance(lot)) / count) * room;
+          return ellipse(x, low + tall / 2 + chance(lot * 13 + 5) * (high - low - tall), i + 1, wide * size, tall * size);
+        });
+      })
+      .join(""),
+  }));
+  // Flecks lie in the leaves, each leaf with as many as its share of the dough.
+  const dough = section.leaves.reduce((sum, leaf) => sum + leaf, 0);
+  const flecks = (section.look?.flecks ?? []).map((fleck, kind) => {
+    const most = fine ? MOST_FLECKS / 4 : MOST_FLECKS;
+    const count = Math.min(Math.round((fleck.count * section.across * dough) / SQUARE_CM), most);
+    return {
+      hue: fleck.hue,
+      path: Array.from({ length: count }, (_, n) => {
+        const lot = n * 3.7 + kind * 57 + 1;
+        let left = chance(lot) * dough;
+        const leaf = Math.max(
+          section.leaves.findIndex((thick) => (left -= thick) <= 0),
+          0,
+        );
+        const thick = section.leaves[leaf] ?? 0;
+        const tall = Math.min(fleck.size * (0.5 + 0.5 * chance(lot * 5)), thick * 0.8);
+        const wide = Math.max(fleck.size * (0.6 + 0.4 * chance(lot * 11)) * perMillimetre, 1.2);
+        const bound = (bounds[2 * leaf] ?? 0) + tall / 2 + chance(lot * 17) * (thick - tall);
+        return ellipse(2 + rim + chance(lot * 23) * (long - 2 * rim), bound, leaf, wide, tall);
+      }).join(""),
+    };
+  });
 
   // A weld is drawn as a seam: short strokes across the contact.
   function stitch(bound: number, k: number, leaf: number): string {
@@ -188,9 +238,10 @@ export function draw(section: Section, w: number, h: number, scaleOf: Pick<Secti
       .join(""),
   ).join("");
   const all = [...contacts, ...rings];
-  return { leaves: fine ? inThrees(leaves) : leaves, contacts: fine ? alike(all) : all, fillings, lumps, windings, crust, taller };
+  return { leaves: fine ? inThrees(leaves) : leaves, contacts: fine ? alike(all) : all, fillings, lumps, flecks, windings, crust, taller };
 }
 
+/** Chance that falls alike at every look. */
 const chance = (n: number) => Math.abs(Math.sin(n * 12.9898 + 4.1) * 43758.5453) % 1;
 
 const tenth = (v: number) => Math.round(v * 10) / 10;

@@ -13,7 +13,8 @@ import { within } from "./within";
 
 const low = (id: string) => within(shortName(id));
 
-function foldWords(step: FoldStep): string {
+/** A step of the fold as an order. */
+export function foldWords(step: FoldStep): string {
   switch (step.kind) {
     case "roll":
       return m.card_fold_roll({ across: amount(step.diameter, "mm") });

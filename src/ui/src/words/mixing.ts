@@ -7,7 +7,7 @@ import { within } from "./within";
 type Step = BatchSheet["dough"]["mixing"]["steps"][number];
 
 /** One step at the bowl, in words. */
-export function stepWords(step: Step): string {
+export function stepWords(step: Pick<Step, "act" | "quantities">): string {
   const said = Object.fromEntries(step.quantities.map((q) => [q.name, amount(q.value, q.unit)]));
   const time = said.time ?? "";
   switch (step.act) {

@@ -1,7 +1,11 @@
 import type { PieceAt, StoveEvent, StovePan, StovePlace, StoveRefusal, StoveSheet, StoveTask, StoveWarm } from "../api/types";
 import { m } from "../paraglide/messages";
 import { span, workName } from "./clock";
-import { amount } from "./format";
+import { foldWords } from "./card";
+import { amount, listed } from "./format";
+import { stepWords } from "./mixing";
+import { shortName } from "./names/items";
+import { within } from "./within";
 
 /** `0:18` to go, `+0:12` over, `1:04:10` from an hour up. */
 export function countdown(seconds: number): string {
@@ -45,19 +49,86 @@ export function pieceName(sheet: StoveSheet, bread: number, number: number): str
 
 const fatWords = (fat: number) => (fat > 0 ? m.and_fat({ mass: amount(fat, "g") }) : "");
 
+type Told = StoveSheet["breads"][number]["work"]["filling"][number];
+
+// A step of the filling as an order: what, how much and how.
+function fillingTask(told: Told | undefined): string {
+  if (!told) return m.the_filling();
+  const { step, of, puts } = told;
+  const said = { mass: amount(of, "g"), item: told.part ? within(shortName(told.part)) : m.the_filling() };
+  const put = (id: string) => ({ ...said, puts: amount(puts ?? 0, "g"), with: within(shortName(id)) });
+  switch (step.kind) {
+    case "chop":
+      return { chop: m.do_chop, grate: m.do_grate, mash: m.do_mash }[step.by]({ ...said, grain: amount(step.grain, "mm") });
+    case "salt":
+      return m.do_salt({ ...put(step.salt), time: amount(step.time, "min") });
+    case "squeeze":
+      return { drain: m.do_squeeze_drain, hand: m.do_squeeze_hand, cloth: m.do_squeeze_cloth }[step.by](said);
+    case "blanch":
+    case "boil":
+    case "soak":
+    case "pressure": {
+      const order = { blanch: m.do_blanch, boil: m.do_boil, soak: m.do_soak, pressure: m.do_pressure }[step.kind];
+      return order({ ...said, time: amount(step.time, "min") });
+    }
+    case "saute":
+      return step.to != null
+        ? m.do_saute_to({ ...put(step.fat), to: amount(step.to, "g") })
+        : m.do_saute({ ...put(step.fat), time: amount(step.time, "min") });
+    case "sweeten":
+      return m.do_sweeten({ ...put(step.sugar), time: amount(step.time, "min") });
+    case "cool":
+      return (step.trays ?? 1) > 1
+        ? m.do_cool_trays({ ...said, time: amount(step.time, "min"), count: step.trays! })
+        : m.do_cool({ ...said, time: amount(step.time, "min") });
+    case "bind":
+      return m.do_put_in(put(step.binder));
+    case "season":
+    case "moisten":
+      return m.do_put_in(put(step.item));
+  }
+}
+
+/** How it is done, line by line, in the words of the card; nothing where the order says it all. */
+export function taskMore(sheet: StoveSheet, t: StoveTask): string[] {
+  const { work, stuffed } = sheet.breads[t.bread]!;
+  switch (t.work) {
+    case "mix":
+      return work.mix.map((step) => {
+        const items = step.items.map(({ id, mass }) => m.so_much_of({ mass: amount(mass, "g"), item: within(shortName(id)) }));
+        return items.length ? m.choice_of({ label: stepWords(step), value: listed(items) }) : stepWords(step);
+      });
+    case "fold":
+      if (stuffed && work.fold.length === 0) return [];
+      return [
+        ...(work.sheet ? [m.sheet_to({ across: amount(work.sheet.diameter, "mm") })] : []),
+        ...(work.sheet && work.sheet.fatMass > 0
+          ? [m.so_much_of({ mass: amount(work.sheet.fatMass, "g"), item: within(shortName(work.sheet.fat)) })]
+          : []),
+        ...work.fold.map(foldWords),
+      ];
+    default:
+      return [];
+  }
+}
+
 /** What hands do next, as an order: `Roll 15 to 18 cm`. */
 export function taskWords(sheet: StoveSheet, t: StoveTask): string {
   const bread = sheet.breads[t.bread]!;
   const piece = pieceName(sheet, t.bread, t.number);
   switch (t.work) {
     case "filling":
-      return m.do_filling({ number: t.number });
+      return fillingTask(bread.work.filling[t.number - 1]);
     case "mix":
       return sheet.breads.length > 1 ? m.do_mix_of({ name: bread.name }) : t.number > 1 ? m.do_mix_bowl({ number: t.number }) : m.do_mix();
     case "divide":
-      return m.do_divide({ number: t.number });
+      return m.do_divide({
+        number: t.number,
+        count: bread.work.trays[t.number - 1] ?? 0,
+        mass: amount(bread.work.ball, "g"),
+      });
     case "fold":
-      return (bread.stuffed ? m.do_fill : m.do_fold)({ piece });
+      return bread.stuffed ? m.do_fill({ piece, mass: amount(bread.work.stuff ?? 0, "g") }) : m.do_fold({ piece });
     case "roll":
       return m.do_roll({ piece, across: amount(bread.across, "mm") });
     case "lay":

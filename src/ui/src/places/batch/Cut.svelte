@@ -55,5 +55,5 @@
       {#if section}<Closer {section} name={batch.name} />{/if}
     </span>
   </div>
-  {#if section}<Section bind:this={drawing} {section} height={sectionHeight} />{/if}
+  {#if section}<Section bind:this={drawing} {section} height={sectionHeight} look={sheet?.section.look} />{/if}
 </section>

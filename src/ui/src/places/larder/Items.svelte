@@ -119,7 +119,7 @@
         {#snippet children({ item }, i)}
           <div class="h-13" role="listitem" aria-setsize={found.length} aria-posinset={i + 1}>
             <button
-              class="flex h-full w-full items-center gap-3 border-b border-line px-4 text-start hover:bg-steel aria-[current=true]:border-s-6 aria-[current=true]:border-s-ghee aria-[current=true]:bg-white"
+              class="pointer-events-auto flex h-full w-full items-center gap-3 border-b border-line px-4 text-start hover:bg-steel aria-[current=true]:border-s-6 aria-[current=true]:border-s-ghee aria-[current=true]:bg-white"
               aria-current={open?.id === item.id && !adding ? "true" : undefined}
               onclick={() => {
                 adding = null;

@@ -3,7 +3,7 @@
   import type { PressBody, StoveSheet, StoveTask } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { span } from "../../words/clock";
-  import { countdown, eventWords, taskCaution, taskWords } from "../../words/stove";
+  import { countdown, eventWords, taskCaution, taskMore, taskWords } from "../../words/stove";
 
   type Press = Omit<PressBody, "id" | "ago">;
   /** The hands' next thing in giant words, and what comes after. */
@@ -25,6 +25,7 @@
   // One that is about to be taken back makes room for the one before it.
   const last = $derived(sheet.past.find((p) => !p.undone && !waits({ act: "undo", undoes: p.event.id })));
   const press = $derived(bench?.press ?? null);
+  const more = $derived(bench ? taskMore(sheet, bench) : []);
   const mine = $derived(
     press !== null &&
       next !== null &&
@@ -42,7 +43,15 @@
     {bench && bench.at > now + 1 ? m.hands_in({ time: countdown(bench.at - now) }) : m.hands_now()}
   </h2>
   {#if bench}
-    <p class="my-1.5 font-head text-dial leading-[1.08] font-bold tracking-tight" data-testid="hands-now">{taskWords(sheet, bench)}</p>
+    <p
+      class="my-1.5 font-head leading-[1.08] font-bold tracking-tight {taskWords(sheet, bench).length > 26 ? 'text-huge' : 'text-dial'}"
+      data-testid="hands-now"
+    >
+      {taskWords(sheet, bench)}
+    </p>
+    {#if more.length}<ul class="mb-1 grid gap-1 text-lead leading-tight" data-testid="hands-how">
+        {#each more as line, i (i)}<li>{line}</li>{/each}
+      </ul>{/if}
     <p class="text-lead text-night-mute">
       {#if bench.rested != null && bench.rested > 60}{m.has_rested({ time: span(bench.rested) })}{/if}
     </p>

@@ -39,7 +39,7 @@
     {#if liquor}
       <li class="ledger relative min-h-11 items-center border-t border-line ps-2" data-portion="liquor">
         <span class="font-semibold">{m.liquor()} <span class="font-normal text-mute">· {m.stage_filling()}</span></span>
-        <span class="px-1 text-end text-mute">{number(liquor.share, 2)}</span>
+        <span class="px-1 text-end text-mute">{number(liquor.share, liquor.share >= 10 ? 1 : 2)}</span>
         <span class="px-2 text-end font-head text-lead font-bold">{amount(liquor.eachLot, "g")}</span>
       </li>
     {/if}

@@ -55,6 +55,7 @@
     value: asked ?? stands,
     limit,
     unit: "%",
+    places: stands >= 10 ? 1 : 2,
     step: 0.5,
     refusal,
     set: (v) => {

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import type { FillingSheet } from "../../api/types";
+  import type { FillingSheet, Section } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { amount } from "../../words/format";
 
   /** The edge of a piece cut through, to scale in both directions: wall, filling, and its bits at their size. */
-  let { filling }: { filling: FillingSheet } = $props();
+  let { filling, look }: { filling: FillingSheet; look: Section["look"] } = $props();
   const parcel = $derived(filling.parcel);
   // As much of the piece as lets a wall of a millimetre be seen, millimetres.
   const across = $derived(Math.min(Math.max(parcel.thickness * 3.8, 15), parcel.wide));
@@ -20,19 +20,24 @@
     })),
   );
   const round = $derived(Math.min(height / 2, seam));
+  // As many of each as its share of the filling takes of the cut.
   const lumps = $derived(
-    layers.flatMap(({ top }, i) => {
-      const size = filling.end.grain;
-      const count = Math.min(Math.round(((across - seam) * parcel.layer) / Math.max(size * size * 1.3, 0.4)), 260);
-      return Array.from({ length: count }, (_, n) => {
-        const r = (size / 2) * (0.55 + 0.45 * chance(n * 17 + i));
-        return {
-          x: seam + r + chance(n * 7 + i * 5) * (across - seam),
-          y: top + Math.min(r, parcel.layer / 2) + chance(n * 13 + i * 3) * Math.max(parcel.layer - 2 * r, 0),
-          r,
-        };
-      });
-    }),
+    layers.flatMap(({ top }, i) =>
+      (look?.filling?.bits ?? []).flatMap(({ hue, size, share }, kind) => {
+        const face = size * Math.min(size, parcel.layer) * 0.5;
+        const count = Math.min(Math.round(((share / 100) * (across - seam) * parcel.layer * 0.7) / face), 260);
+        return Array.from({ length: count }, (_, n) => {
+          const lot = n + kind * 41;
+          const r = (size / 2) * (0.55 + 0.45 * chance(lot * 17 + i));
+          return {
+            hue,
+            x: seam + r + chance(lot * 7 + i * 5) * (across - seam),
+            y: top + Math.min(r, parcel.layer / 2) + chance(lot * 13 + i * 3) * Math.max(parcel.layer - 2 * r, 0),
+            r,
+          };
+        });
+      }),
+    ),
   );
   const thin = $derived(parcel.wall < parcel.wallLeast);
 </script>
@@ -53,20 +58,13 @@
     >
     <path
       d="M{across} 0H{round}Q0 0 0 {height / 2}Q0 {height} {round} {height}H{across}"
-      fill="var(--color-leaves-1)"
+      fill={look?.dough ?? "var(--color-leaves-1)"}
       stroke="var(--color-crust)"
       stroke-width="0.16"
     />
     <g clip-path="url(#layers)">
-      <rect width={across} {height} fill="var(--color-filling)" />
-      {#each lumps as { x, y, r }, i (i)}<circle
-          cx={x}
-          cy={y}
-          {r}
-          fill="var(--color-filling-deep)"
-          stroke="var(--color-filling-deep)"
-          stroke-width="0.08"
-        />{/each}
+      <rect width={across} {height} fill={look?.filling?.hue ?? "var(--color-filling)"} />
+      {#each lumps as { hue, x, y, r }, i (i)}<circle cx={x} cy={y} {r} fill={hue} stroke="var(--color-shade)" stroke-width="0.08" />{/each}
     </g>
     <g font-family="var(--font-head)" font-weight="700" font-size={letter} fill="var(--color-ink)">
       <g stroke={thin ? "var(--color-chilli)" : "var(--color-rim)"} stroke-width="0.1">

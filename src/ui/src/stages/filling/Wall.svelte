@@ -80,7 +80,7 @@
     {/if}
   </div>
   <div>
-    <ParcelPicture filling={sheet.filling!} />
+    <ParcelPicture filling={sheet.filling!} look={sheet.section.look} />
     <dl class="mt-2 grid grid-cols-3 gap-x-3 gap-y-2">
       <Figure label={m.dough_each()} value={amount(parcel.dough, "g")} />
       <Figure label={m.filling_each()} value={amount(parcel.filling, "g")} />

@@ -152,7 +152,7 @@
               >
             </td>
             <td class="px-1.5"><b class="font-head text-lead">{number(row.fold.flake.points, 0)}</b></td>
-            <td class="w-47.5 px-1.5"><Section section={row.section} height={44} small scaleOf={scale} /></td>
+            <td class="w-47.5 px-1.5"><Section section={row.section} height={44} small scaleOf={scale} look={sheet.section.look} /></td>
           {:else}
             <td colspan="7" class="px-1.5 text-chilli">▲ {row.refusal ? m.not_this_ball({ why: say(row.refusal) }) : ""}</td>
           {/if}

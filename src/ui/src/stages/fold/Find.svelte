@@ -95,7 +95,7 @@
             {sheetWords(f)}
           </p>
         </div>
-        <div class="max-sm:hidden"><Section section={f.program.section} height={44} small /></div>
+        <div class="max-sm:hidden"><Section section={f.program.section} height={44} small look={sheet.section.look} /></div>
         <button class="button px-3" onclick={() => use(f)} aria-label={m.use_this({ program: name(f) })}>{m.use()}</button>
       </li>
     {/if}
