@@ -30,6 +30,9 @@ public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, Fillin
     private const double SeedUnder = 20;
     private static readonly Millimetres Seed = new(1.8), CutLeaf = new(3);
 
+    // Between bits lie their own juice and what crumbled off them, of their mass (empirical).
+    private const double Crumbs = 0.15;
+
     // What is cut coarser than this is seen bit by bit (empirical).
     private static readonly Millimetres SeenFrom = new(1);
 
@@ -64,11 +67,9 @@ public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, Fillin
         var put = FillingInputs.Of(spec, made).Where(i => i.Field is not null).Select(i => (Item: kitchen[i.Id], Mass: i.Mass.Value)).ToList();
         // What is put in dry and whole, or cut, is seen in it too.
         bits.AddRange(put.Where(i => IsFleck(i.Item)).Select(i => new FillingBits(Of(i.Item).ToString(), i.Item.Water.Value < SeedUnder ? Seed : CutLeaf, Percent.FromFraction(i.Mass / mass))));
-        var between = Hue.Mixed(parts.Where(p => p.End.Grain.Value < SeenFrom.Value).Select(p => (Of(p.Item), p.End.Mass.Value))
+        var between = Hue.Mixed(parts.Select(p => (Of(p.Item), p.End.Mass.Value * (p.End.Grain.Value < SeenFrom.Value ? 1 : Crumbs)))
             .Concat(put.Where(i => !IsFleck(i.Item)).Select(i => (Of(i.Item), i.Mass * Colours(i.Item)))));
-        // Between bits that nothing holds together lies their own juice.
-        var hue = between ?? Hue.Mixed(parts.Select(p => (Of(p.Item), p.End.Mass.Value)))?.Darker(0.8) ?? Of(kitchen[Staples.WetVegetable]);
-        return new(hue.ToString(), bits);
+        return new((between ?? Of(kitchen[Staples.WetVegetable])).ToString(), bits);
     }
 
     // Seeds and leaves are seen as they are; what is ground or melts colours the dough.

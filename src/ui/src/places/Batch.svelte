@@ -131,7 +131,7 @@
           maxlength="80"
           aria-invalid={batch.refusalOf("name") ? "true" : undefined}
         />
-        <Pencil size={16} class="shrink-0 text-mute peer-focus:hidden" aria-hidden="true" />
+        <Pencil size={16} class="me-3 shrink-0 text-mute peer-focus:hidden" aria-hidden="true" />
       </span>
       {#if batch.refusalOf("name")}<p class="refusal">{m.refuse_name()}</p>{/if}
       <p class="mt-0.5 mb-2 text-fine text-mute">
