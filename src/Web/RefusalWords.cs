@@ -46,7 +46,7 @@ public static class RefusalWords
             nameof(FileRefusals.NotUtf8) => "This file is not UTF-8 text. Save it as CSV UTF-8.",
             nameof(FileRefusals.WrongColumns) => $"These columns are missing: {r.Item}.",
             nameof(FileRefusals.NotInList) => $"{r.Field}: '{Short(r.Item)}' is none of those that can stand there.",
-            nameof(FileRefusals.NotAPhoto) => "This is no photo that can be kept: PNG, JPEG or WebP of up to 10 MB and, as PNG, 14 million dots.",
+            nameof(FileRefusals.NotAPhoto) => "This is no photo that can be kept: PNG, JPEG or WebP of up to 10 MB and, as PNG, 12.6 million dots.",
             nameof(FileRefusals.ForeignFile) => "This is a file of something else, not of a kitchen.",
             nameof(FileRefusals.NewerFile) => "This file was made by a newer version. Bring this kitchen up to date first.",
             nameof(FileRefusals.BrokenFile) => $"This file is broken or cut short{(r.Given is { } at ? $" in line {Number(at)}" : "")}. Nothing was changed.",

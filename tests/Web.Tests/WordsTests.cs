@@ -17,7 +17,7 @@ public sealed class WordsTests : IDisposable
     {
         Write("calendar.json", new() { ["calendar_mix"] = "Mischu: {bread}", ["calendar_pan"] = "Panu {pan}: {bread} {pieces}", ["list"] = "{first} & {next}" });
         Write("recipe.json", new() { ["recipe_yield"] = "Pecos: {count}", ["recipe_dough"] = "{item} {mass} g" });
-        Write("names.json", new() { ["item_flour-white"] = "Mel blan", ["note_flour-white"] = "senti meza", ["read_cup"] = "kopa|kopas", ["read_makes"] = "fas" });
+        Write("names.json", new() { ["item_flour-white"] = "Mel blan", ["note_flour-white"] = "senti meza", ["within_flour-white"] = "melo blan", ["read_cup"] = "kopa|kopas", ["read_makes"] = "fas" });
         kitchen = new() { Words = folder };
     }
 
@@ -63,6 +63,25 @@ public sealed class WordsTests : IDisposable
         var flour = Item(await Get(client, "/api/larder"), "flour-white");
 
         Assert.Equal((name, note), ((string?)flour["name"], (string?)flour["note"]));
+    }
+
+    [Fact]
+    public async Task What_ships_in_the_larder_has_a_form_within_a_sentence_and_what_a_cook_has_named_has_none()
+    {
+        using var theirs = Asks(Language);
+        using var ours = Asks("en-GB");
+        var shipped = Core.Kitchens.Larder.Shipped.All.Select(i => i.Id).Order();
+
+        var within = (await Get(ours, "/api/larder"))["within"]!.AsObject();
+        Assert.Equal(shipped, within.Select(w => w.Key).Order());
+        Assert.Equal("white wheat flour", (string?)within["flour-white"]);
+        Assert.Equal("melo blan", (string?)(await Get(theirs, "/api/larder"))["within"]!["flour-white"]);
+
+        var flour = Item(await Get(ours, "/api/larder"), "flour-white");
+        flour["name"] = "Landing White";
+        using var put = await ours.PutAsync("/api/larder/items/flour-white", WebKitchen.Body(flour));
+        Assert.True(put.IsSuccessStatusCode);
+        Assert.Null((await Get(ours, "/api/larder"))["within"]!["flour-white"]);
     }
 
     [Fact]

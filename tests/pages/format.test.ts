@@ -1,7 +1,8 @@
 import { expect, test } from "vitest";
 import { amount, leaves, listed, number, parseNumber } from "../../src/ui/src/words/format";
 import { folded } from "../../src/ui/src/words/find";
-import { within } from "../../src/ui/src/words/within";
+import { m } from "../../src/ui/src/paraglide/messages";
+import { named } from "../../src/ui/src/words/forms";
 
 /** How figures are written and read, whatever the cook's keyboard. */
 test("a number is read in the digits of any script", () => {
@@ -30,7 +31,8 @@ test("one leaf is one, and several are listed as the language does", () => {
   expect(listed(["ghee", "salt", "water"])).toBe("ghee, salt, water");
 });
 
-test("a name is small within a line, an abbreviation stays, and case and accents hide nothing", () => {
-  expect([within("White wheat flour"), within("UHT milk")]).toEqual(["white wheat flour", "UHT milk"]);
+test("a name has its form within a line from the catalogue, and case and accents hide nothing", () => {
+  const symptom = named(m.symptom_no_layers);
+  expect([symptom(), symptom.within()]).toEqual(["No layers", "no layers"]);
   expect(folded(" Crème FRAÎCHE ")).toBe("creme fraiche");
 });

@@ -23,7 +23,7 @@ for (const file of ["larder.csv", "pantry.csv", "pulses.csv"]) {
 for (const language of ["xa", "xb"]) {
   const folder = join(process.argv[2], `en-${language.toUpperCase()}`);
   mkdirSync(folder, { recursive: true });
-  for (const [file, words] of Object.entries({ ...catalogues, "larder.json": larder })) {
+  for (const [file, words] of Object.entries({ ...catalogues, "items.json": larder })) {
     const said = Object.fromEntries(Object.entries(words).map(([key, text]) => [key, madeUp(language, text, /(\{\w+\})/)]));
     writeFileSync(join(folder, file), JSON.stringify(said, null, 2));
   }

@@ -7,6 +7,7 @@ using Ystrata.Web.Words;
 namespace Ystrata.Web.Endpoints;
 
 /// <summary>The larder and the rules of what goes where: everything a screen needs to offer only what can be worked.</summary>
+/// <param name="Within">By id, the short name of a shipped line as it is written within a sentence; a line that a cook named has none.</param>
 /// <param name="Kinds">For each place in a spec, the kinds of ingredient it takes.</param>
 /// <param name="UsualTraits">Of each kind of ingredient, where a line says nothing of its own.</param>
 /// <param name="Water">The id of plain water.</param>
@@ -34,6 +35,7 @@ namespace Ystrata.Web.Endpoints;
 /// <param name="UnitsVersion">Of the units.</param>
 public sealed record LarderView(
     IReadOnlyCollection<Ingredient> Ingredients,
+    IReadOnlyDictionary<string, string> Within,
     IReadOnlyDictionary<string, IReadOnlyList<IngredientKind>> Kinds,
     IReadOnlyList<KindTraits> UsualTraits,
     string Water,
@@ -89,10 +91,11 @@ public static class LarderEndpoints
             .WithSummary("Reads a larder file. Without take=true it only says what would happen; with it, all lines are taken or none.");
     }
 
-    private static LarderView All(CurrentKitchen current, Pantry pantry, Said said) => current.Alone(() => ViewOf(said.Kitchen(current.Now), current.Versions, pantry.Units()));
+    private static LarderView All(CurrentKitchen current, Pantry pantry, Said said) => current.Alone(() => ViewOf(said.Kitchen(current.Now), said, current.Versions, pantry.Units()));
 
-    private static LarderView ViewOf(Kitchen kitchen, IReadOnlyDictionary<string, string> versions, Units units) => new(
+    private static LarderView ViewOf(Kitchen kitchen, Said said, IReadOnlyDictionary<string, string> versions, Units units) => new(
         kitchen.Larder.All,
+        said.Within(kitchen.Larder),
         SpecPlaces.Kinds,
         [.. Enum.GetValues<IngredientKind>().Select(k => new KindTraits(k, Core.Kitchens.UsualTraits.Of(k)))],
         Larder.Water,

@@ -13,9 +13,10 @@ public static class PhotoFile
     private const int LongestSide = 1600, SmallSide = 160;
     private const long MostDots = 60_000_000;
 
-    // No photo may take more than 100 MB. What cannot be decoded smaller than it is lies there whole, with a third again to draw it smaller: 14 million
-    // dots are 75 MB. A JPEG that comes in layers is held in whole numbers of two bytes a dot and colour: 12.6 million dots are 76 MB.
-    private const long MostWhole = 14_000_000, MostLayered = 12_600_000;
+    // No photo may take more than 100 MB. What cannot be decoded smaller than it is lies there whole, with a third again to draw it smaller: 12.6 million
+    // dots are 67 MB. A JPEG that comes in layers is held in whole numbers of two bytes a dot and colour: they are 76 MB. What it takes to read and to
+    // write it comes on top.
+    private const long MostWhole = 12_600_000;
 
     // JPEG is decoded in eighths of its size.
     private const int Eighths = 8;
@@ -34,7 +35,7 @@ public static class PhotoFile
 
         using var codec = SKCodec.Create(new SKMemoryStream(bytes));
         if (codec is null || codec.EncodedFormat is not (SKEncodedImageFormat.Png or SKEncodedImageFormat.Jpeg or SKEncodedImageFormat.Webp)
-            || codec.Info is not { Width: > 0, Height: > 0 } info || (long)info.Width * info.Height > (IsLayered(bytes) ? MostLayered : MostDots))
+            || codec.Info is not { Width: > 0, Height: > 0 } info || (long)info.Width * info.Height > (IsLayered(bytes) ? MostWhole : MostDots))
         {
             return null;
         }

@@ -118,6 +118,13 @@ public sealed partial class Said(string language, IReadOnlyDictionary<string, st
         return named;
     }
 
+    /// <summary>By id, the names of shipped lines as this language writes them within a sentence. What a cook has named has no other form.</summary>
+    public IReadOnlyDictionary<string, string> Within(Larder of) => of.All
+        .Where(i => Core.Kitchens.Larder.Shipped.TryGet(i.Id, out var shipped) && i.Name == (otherwise is null ? shipped! : Named(shipped!)).Name)
+        .Select(i => (i.Id, Form: words.GetValueOrDefault("within_" + i.Id)))
+        .Where(i => i.Form is not null)
+        .ToDictionary(i => i.Id, i => i.Form!);
+
     /// <summary>A line as it comes back from a page of this language: what was not renamed has its shipped name.</summary>
     public Ingredient AsShipped(Ingredient item) => otherwise is not null && Core.Kitchens.Larder.Shipped.TryGet(item.Id, out var shipped) && Named(shipped!) is var named
         ? item with { Name = item.Name == named.Name ? shipped!.Name : item.Name, Note = item.Note == named.Note ? shipped!.Note : item.Note }

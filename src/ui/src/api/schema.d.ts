@@ -3229,6 +3229,10 @@ export interface components {
         /** @description The larder and the rules of what goes where: everything a screen needs to offer only what can be worked. */
         LarderView: {
             ingredients: components["schemas"]["Ingredient"][];
+            /** @description By id, the short name of a shipped line as it is written within a sentence; a line that a cook named has none. */
+            within: {
+                [key: string]: string;
+            };
             /** @description For each place in a spec, the kinds of ingredient it takes. */
             kinds: {
                 [key: string]: components["schemas"]["IngredientKind"][];

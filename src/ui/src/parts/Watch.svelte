@@ -11,7 +11,6 @@
   import CupAsk from "./CupAsk.svelte";
   import { takeMend } from "./mends.svelte";
   import { surenessName, symptomName } from "../words/symptoms";
-  import { within } from "../words/within";
   import { listed } from "../words/format";
 
   let { notes }: { notes: Note[] } = $props();
@@ -28,7 +27,7 @@
     listed(
       (batch.sheet?.risks ?? [])
         .filter((risk) => risk.cause === code)
-        .map((risk) => `${within(symptomName[risk.symptom]())} (${surenessName[risk.sure]()})`),
+        .map((risk) => `${symptomName[risk.symptom].within()} (${surenessName[risk.sure]()})`),
     );
   const sorted = $derived(notes.toSorted((a, b) => order[a.severity] - order[b.severity]));
   // One change can mend several notes: it is offered at the first.

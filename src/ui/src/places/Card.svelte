@@ -9,7 +9,6 @@
   import { amount, clock, day, measured } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
   import { shortName } from "../words/names/items";
-  import { within } from "../words/within";
 
   const here = batch.recover();
   const spec = $derived(batch.spec);
@@ -53,16 +52,14 @@
           {/each}
           {#each sheet.filling?.parts ?? [] as p, i (i)}
             <tr class="border-b border-line">
-              <th class="py-0.5 text-start font-normal">{shortName(p.id)}, {within(m.stage_filling())}</th>
+              <th class="py-0.5 text-start font-normal">{m.card_of_filling({ item: shortName(p.id) })}</th>
               <td class="text-end font-head text-body font-bold">{amount(p.start.mass, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{amount(p.buy, "g")} {m.raw_weight()}</td>
             </tr>
           {/each}
           {#each beside as u, i (i)}
             <tr class="border-b border-line">
-              <th class="py-0.5 text-start font-normal"
-                >{shortName(u.id)}, {within(u.part === "pan" ? m.card_on_pan() : m.card_inside())}</th
-              >
+              <th class="py-0.5 text-start font-normal">{(u.part === "pan" ? m.card_on_pan : m.card_inside)({ item: shortName(u.id) })}</th>
               <td class="text-end font-head text-body font-bold">{amount(u.mass, "g")}</td>
               <td class="ps-3 text-mute" colspan="3">{m.count_times({ count: u.times!, mass: amount(u.each!, "g") })}</td>
             </tr>

@@ -14,9 +14,8 @@
   import { pours } from "../words/figures";
   import { amount, dateOf, fromDay, number, toDay, listed } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
-  import { shortName } from "../words/names/items";
+  import { shortWithin } from "../words/names/items";
   import { say } from "../words/refusals";
-  import { within } from "../words/within";
 
   /** Labels for the packets of the batch on the bench, as many as it fills. */
   const here = batch.recover();
@@ -111,7 +110,7 @@
             <div class="mt-1"><Allergens allergens={sheet.allergens} undeclared={sheet.undeclared} /></div>
             <span class="text-mute"
               >{m.label_in_it({
-                items: listed(sheet.ingredients.map((id) => within(larder.byId.has(id) ? shortName(id) : id))),
+                items: listed(sheet.ingredients.map(shortWithin)),
               })}</span
             >
           </li>

@@ -7,11 +7,8 @@ import { stepItems, stepWords } from "./mixing";
 import { pressName } from "./names/dough";
 import { fillingStepName, parcelName } from "./names/filling";
 import { stepName } from "./names/fold";
-import { shortName } from "./names/items";
+import { shortName, shortWithin } from "./names/items";
 import { colourName, failureName, roastingName } from "./names/pan";
-import { within } from "./within";
-
-const low = (id: string) => within(shortName(id));
 
 /** A step of the fold as an order. */
 export function foldWords(step: FoldStep): string {
@@ -25,20 +22,23 @@ export function foldWords(step: FoldStep): string {
     case "stretch":
       return m.card_fold_stretch({ times: number(step.times, 2) });
     case "brush":
-      return (step.on === "board" ? m.card_board : m.card_fold_brush)({ mass: amount(step.mass, "g"), item: low(step.fat) });
+      return (step.on === "board" ? m.card_board : m.card_fold_brush)({ mass: amount(step.mass, "g"), item: shortWithin(step.fat) });
     case "paste":
     case "enclose":
       return (step.kind === "paste" ? m.card_fold_paste : m.card_fold_enclose)({
         mass: amount(step.mass, "g"),
-        item: low(step.fat),
+        item: shortWithin(step.fat),
         flour: amount(step.flourMass, "g"),
-        with: low(step.flour),
+        with: shortWithin(step.flour),
       });
     case "dust":
-      return m.card_fold_dust({ mass: amount(step.mass, "g"), item: low(step.flour) });
+      return m.card_fold_dust({ mass: amount(step.mass, "g"), item: shortWithin(step.flour) });
     case "scatter":
     case "seeds":
-      return (step.kind === "scatter" ? m.card_fold_scatter : m.card_fold_seeds)({ mass: amount(step.mass, "g"), item: low(step.item) });
+      return (step.kind === "scatter" ? m.card_fold_scatter : m.card_fold_seeds)({
+        mass: amount(step.mass, "g"),
+        item: shortWithin(step.item),
+      });
     case "accordion":
       return m.card_fold_accordion({ count: step.pleats });
     case "envelope":
@@ -58,7 +58,7 @@ export function foldWords(step: FoldStep): string {
   }
 }
 
-const fillingStep = (step: FillingStep) => `${within(fillingStepName[step.kind]())} (${captionOf(step)})`;
+const fillingStep = (step: FillingStep) => `${fillingStepName[step.kind].within()} (${captionOf(step)})`;
 
 function fillingSteps(spec: BatchSpec, plan: BatchSheet): string[] {
   if (!spec.filling || !plan.filling) return [];
@@ -68,7 +68,7 @@ function fillingSteps(spec: BatchSpec, plan: BatchSheet): string[] {
       m.card_part({ item: shortName(p.id), mass: amount(p.mass, "g"), steps: listed(p.steps.map(fillingStep)) || m.card_as_it_is() }),
     ),
     ...(together.length ? [m.card_together({ steps: listed(together.map(fillingStep)) })] : []),
-    m.card_wrap({ mass: amount(plan.filling.parcel.filling, "g"), shape: within(parcelName[wall.shape]()) }),
+    m.card_wrap({ mass: amount(plan.filling.parcel.filling, "g"), shape: parcelName[wall.shape].within() }),
   ];
 }
 
@@ -84,10 +84,10 @@ export function cardSteps(spec: BatchSpec, plan: BatchSheet): string[] {
     ? m.card_pan_cannot({ heat, why: failureName[plan.pan.program.failure]() })
     : m.card_pan({
         heat,
-        how: within(roastingName[spec.pan.roasting ?? "fatEachSide"]()),
+        how: roastingName[spec.pan.roasting ?? "fatEachSide"].within(),
         turns: plan.pan.program.turns.map((t) => number(t.time, 0)).join(" + "),
         mass: amount(spec.pan.fatPerSide, "g"),
-        item: within(shortName(spec.pan.fat)),
+        item: shortWithin(spec.pan.fat),
         colour: colourName[spec.pan.colour](),
       });
   const rest = m.card_rest({ time: amount(spec.rest.time, "min"), how: listed(how), press: pressName[plan.rest.press]() });
@@ -135,12 +135,8 @@ function sheetSteps(spec: BatchSpec, plan: BatchSheet): string[] {
           : m.by({ long: amount(plan.sheet.diameter, "mm"), wide: amount(spec.sheet.width, "mm") }),
       thickness: amount(plan.sheet.thickness, "mm"),
     }),
-    ...(spec.sheet.fatMass > 0
-      ? [m.card_sheet_fat({ mass: amount(spec.sheet.fatMass, "g"), item: within(shortName(spec.sheet.fat)) })]
-      : []),
-    ...(spec.sheet.dustMass > 0
-      ? [m.card_sheet_dust({ mass: amount(spec.sheet.dustMass, "g"), item: within(shortName(spec.sheet.dust)) })]
-      : []),
+    ...(spec.sheet.fatMass > 0 ? [m.card_sheet_fat({ mass: amount(spec.sheet.fatMass, "g"), item: shortWithin(spec.sheet.fat) })] : []),
+    ...(spec.sheet.dustMass > 0 ? [m.card_sheet_dust({ mass: amount(spec.sheet.dustMass, "g"), item: shortWithin(spec.sheet.dust) })] : []),
     ...(spec.fold.steps.length ? [spec.fold.steps.map(foldWords).join(" ")] : []),
   ];
 }

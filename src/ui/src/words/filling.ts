@@ -1,8 +1,7 @@
 import type { FillingStep } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount, beside } from "./format";
-import { shortName } from "./names/items";
-import { within } from "./within";
+import { shortWithin } from "./names/items";
 
 /** The one figure under a step's name. */
 export function captionOf(step: FillingStep): string {
@@ -20,10 +19,10 @@ export function captionOf(step: FillingStep): string {
     case "cool":
       return (step.trays ?? 1) > 1 ? m.on_trays({ time: amount(step.time, "min"), count: step.trays! }) : amount(step.time, "min");
     case "bind":
-      return m.so_much_of({ mass: amount(step.mass, "g"), item: within(shortName(step.binder)) });
+      return m.so_much_of({ mass: amount(step.mass, "g"), item: shortWithin(step.binder) });
     case "season":
     case "moisten":
-      return m.so_much_of({ mass: amount(step.mass, "g"), item: within(shortName(step.item)) });
+      return m.so_much_of({ mass: amount(step.mass, "g"), item: shortWithin(step.item) });
     default:
       return amount(step.time, "min");
   }

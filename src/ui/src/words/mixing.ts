@@ -1,8 +1,7 @@
 import type { BatchSheet } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount, weighed } from "./format";
-import { shortName } from "./names/items";
-import { within } from "./within";
+import { shortWithin } from "./names/items";
 
 type Step = BatchSheet["dough"]["mixing"]["steps"][number];
 
@@ -40,6 +39,6 @@ export function stepItems(step: Step, sheet: BatchSheet): { mass: string; name: 
     const p = sheet.dough.portions[i];
     if (!p) return [];
     const mass = first && i === sheet.dough.mixing.adding?.item ? amount(first.value, "g") : weighed(p.eachLot, p.measure);
-    return [{ mass, name: within(shortName(p.id)) }];
+    return [{ mass, name: shortWithin(p.id) }];
   });
 }

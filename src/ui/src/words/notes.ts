@@ -1,8 +1,7 @@
 import type { Mend, MendCode, Note, NoteCode } from "../api/types";
 import { m } from "../paraglide/messages";
 import { amount } from "./format";
-import { shortName } from "./names/items";
-import { within } from "./within";
+import { shortWithin } from "./names/items";
 
 // Each message asks for its own quantities by name; the ui tests read every note for gaps.
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
@@ -184,12 +183,12 @@ const quantities = (of: Pick<Note, "quantities">): Record<string, string> =>
 
 /** A mend in words: the change, and what it brings. */
 export const mendWords = (mend: Mend): string =>
-  mends[mend.code]({ ...quantities(mend), ...(mend.item && { item: within(shortName(mend.item)) }) });
+  mends[mend.code]({ ...quantities(mend), ...(mend.item && { item: shortWithin(mend.item) }) });
 
 /** A note in words: what is so, and what to do about it. */
 export function wordsOf(note: Note): { head: string; more: string } {
   const said = quantities(note);
-  if (note.item) said.item = within(shortName(note.item));
+  if (note.item) said.item = shortWithin(note.item);
   const [head, more] = words[note.code];
   return { head: head(said), more: more(said) };
 }

@@ -1,10 +1,9 @@
 import type { Refusal, StartBy } from "../api/types";
 import { m } from "../paraglide/messages";
 import { number } from "./format";
-import { nameOf } from "./names/items";
+import { nameOf, shortWithin } from "./names/items";
 import { startName } from "./names/stages";
 import { viewOf } from "./units";
-import { within } from "./within";
 
 /** A figure of a refusal in the unit its field is read in. */
 const shown = (r: Refusal, value: number | null | undefined) => {
@@ -51,7 +50,7 @@ export function say(r: Refusal): string {
     case "tooMuchSaltCarried":
       return m.refuse_salt({ least: range.least });
     case "liquidDoesNotFit":
-      return m.refuse_fits({ most: range.most, item: within(nameOf(r.item ?? "")), over: shown(r, (r.given ?? 0) - (r.most ?? 0)) });
+      return m.refuse_fits({ most: range.most, item: shortWithin(r.item ?? ""), over: shown(r, (r.given ?? 0) - (r.most ?? 0)) });
     case "fixedOutweighs":
       return m.refuse_outweighs();
     case "tooManyPieces":

@@ -4,8 +4,7 @@ import { span, workName } from "./clock";
 import { foldWords } from "./card";
 import { amount, listed } from "./format";
 import { stepWords } from "./mixing";
-import { shortName } from "./names/items";
-import { within } from "./within";
+import { shortWithin } from "./names/items";
 
 /** `0:18` to go, `+0:12` over, `1:04:10` from an hour up. */
 export function countdown(seconds: number): string {
@@ -55,8 +54,8 @@ type Told = StoveSheet["breads"][number]["work"]["filling"][number];
 function fillingTask(told: Told | undefined): string {
   if (!told) return m.the_filling();
   const { step, of, puts } = told;
-  const said = { mass: amount(of, "g"), item: told.part ? within(shortName(told.part)) : m.the_filling() };
-  const put = (id: string) => ({ ...said, puts: amount(puts ?? 0, "g"), with: within(shortName(id)) });
+  const said = { mass: amount(of, "g"), item: told.part ? shortWithin(told.part) : m.the_filling() };
+  const put = (id: string) => ({ ...said, puts: amount(puts ?? 0, "g"), with: shortWithin(id) });
   switch (step.kind) {
     case "chop":
       return { chop: m.do_chop, grate: m.do_grate, mash: m.do_mash }[step.by]({ ...said, grain: amount(step.grain, "mm") });
@@ -95,7 +94,7 @@ export function taskMore(sheet: StoveSheet, t: StoveTask): string[] {
   switch (t.work) {
     case "mix":
       return work.mix.map((step) => {
-        const items = step.items.map(({ id, mass }) => m.so_much_of({ mass: amount(mass, "g"), item: within(shortName(id)) }));
+        const items = step.items.map(({ id, mass }) => m.so_much_of({ mass: amount(mass, "g"), item: shortWithin(id) }));
         return items.length ? m.choice_of({ label: stepWords(step), value: listed(items) }) : stepWords(step);
       });
     case "fold":
@@ -103,7 +102,7 @@ export function taskMore(sheet: StoveSheet, t: StoveTask): string[] {
       return [
         ...(work.sheet ? [m.sheet_to({ across: amount(work.sheet.diameter, "mm") })] : []),
         ...(work.sheet && work.sheet.fatMass > 0
-          ? [m.so_much_of({ mass: amount(work.sheet.fatMass, "g"), item: within(shortName(work.sheet.fat)) })]
+          ? [m.so_much_of({ mass: amount(work.sheet.fatMass, "g"), item: shortWithin(work.sheet.fat) })]
           : []),
         ...work.fold.map(foldWords),
       ];

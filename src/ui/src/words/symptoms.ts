@@ -1,23 +1,24 @@
 import type { Sureness, Symptom } from "../api/types";
 import { m } from "../paraglide/messages";
+import { named, type Name } from "./forms";
 
-export const symptomName: Record<Symptom, () => string> = {
-  stiff: m.symptom_stiff,
-  hardInTheMiddle: m.symptom_hard_in_the_middle,
-  shrankBack: m.symptom_shrank_back,
-  sticky: m.symptom_sticky,
-  noLayers: m.symptom_no_layers,
-  greasy: m.symptom_greasy,
-  burst: m.symptom_burst,
-  soggy: m.symptom_soggy,
-  rawInside: m.symptom_raw_inside,
-  burntFlour: m.symptom_burnt_flour,
-  tooSalty: m.symptom_too_salty,
-  driedOut: m.symptom_dried_out,
-  tears: m.symptom_tears,
-  uneven: m.symptom_uneven,
-  pale: m.symptom_pale,
-  bland: m.symptom_bland,
+export const symptomName: Record<Symptom, Name> = {
+  stiff: named(m.symptom_stiff),
+  hardInTheMiddle: named(m.symptom_hard_in_the_middle),
+  shrankBack: named(m.symptom_shrank_back),
+  sticky: named(m.symptom_sticky),
+  noLayers: named(m.symptom_no_layers),
+  greasy: named(m.symptom_greasy),
+  burst: named(m.symptom_burst),
+  soggy: named(m.symptom_soggy),
+  rawInside: named(m.symptom_raw_inside),
+  burntFlour: named(m.symptom_burnt_flour),
+  tooSalty: named(m.symptom_too_salty),
+  driedOut: named(m.symptom_dried_out),
+  tears: named(m.symptom_tears),
+  uneven: named(m.symptom_uneven),
+  pale: named(m.symptom_pale),
+  bland: named(m.symptom_bland),
 };
 
 export const surenessName: Record<Sureness, () => string> = {

@@ -12,7 +12,6 @@
   import { mendWords, wordsOf } from "../../words/notes";
   import { symptoms, why } from "../../words/record";
   import { surenessName, symptomName } from "../../words/symptoms";
-  import { within } from "../../words/within";
 
   /** What was wrong, and what in this batch's own figures explains it. */
   interface Props {
@@ -99,15 +98,17 @@
                   class="button max-w-52 shrink-0 self-center px-2.5 text-small leading-tight"
                   type="button"
                   onclick={() => void lay(cause)}
-                  ><Wrench size={15} class="shrink-0" aria-hidden="true" />{cause.change
-                    ? m.faults_next({ change: mendWords(cause.change).replace(/^./, (c) => within(c)) })
-                    : m.faults_as_planned()}</button
+                  ><Wrench size={15} class="shrink-0" aria-hidden="true" /><span
+                    >{#if cause.change}<span class="block text-fine text-mute">{m.faults_next()}</span>{mendWords(
+                        cause.change,
+                      )}{:else}{m.faults_as_planned()}{/if}</span
+                  ></button
                 >
               {:else}<span class="max-w-40 shrink-0 self-center text-fine text-mute">{m.faults_no_change()}</span>{/if}
             </div>
           {:else}
             <p class="text-small">
-              {m.faults_nothing({ symptom: within(symptomName[symptom]()) })} <span class="text-mute">{m.faults_nothing_more()}</span>
+              {m.faults_nothing({ symptom: symptomName[symptom].within() })} <span class="text-mute">{m.faults_nothing_more()}</span>
             </p>
           {/each}
         </div>

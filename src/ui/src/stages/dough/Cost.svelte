@@ -3,9 +3,8 @@
   import Figure from "../../parts/Figure.svelte";
   import { amount, listed } from "../../words/format";
   import Allergens from "../../parts/Allergens.svelte";
-  import { shortName } from "../../words/names/items";
+  import { shortWithin } from "../../words/names/items";
   import type { StageProps } from "../props";
-  import { within } from "../../words/within";
 
   let { sheet }: StageProps = $props();
   const cost = $derived(sheet.cost);
@@ -64,7 +63,7 @@
   {/if}
   <div>
     {#if cost.known && cost.unpriced.length}<p class="text-mute">
-        {m.cost_unpriced({ items: listed(cost.unpriced.map((id) => within(shortName(id)))) })}
+        {m.cost_unpriced({ items: listed(cost.unpriced.map((id) => shortWithin(id))) })}
       </p>{/if}
     <a class="button mt-2" href="#/larder">{m.cost_to_larder()}</a>
   </div>

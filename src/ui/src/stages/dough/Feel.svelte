@@ -8,7 +8,6 @@
   import { amount, number } from "../../words/format";
   import { feelName } from "../../words/names/dough";
   import type { StageProps } from "../props";
-  import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
   const feels = (Object.keys(feelName) as Feel[]).map((value) => ({ value, label: feelName[value]() }));
@@ -37,10 +36,13 @@
     >
   {/if}
   <p class="text-small" data-testid="in-all">
-    <span class="text-mute">{m.in_all_of_flour()}:</span>
-    {within(m.fat_in())} <b>{number(sheet.dough.content.fat, 1)}</b> · {within(m.sugar_in())}
-    <b>{number(sheet.dough.content.sugar, 1)}</b>
-    ·
-    {within(m.salt_in())} <b>{amount(sheet.dough.content.salt, "%")}</b>
+    <span class="text-mute">{m.in_all_of_flour()}</span>
+    <b
+      >{m.in_all_shares({
+        fat: number(sheet.dough.content.fat, 1),
+        sugar: number(sheet.dough.content.sugar, 1),
+        salt: amount(sheet.dough.content.salt, "%"),
+      })}</b
+    >
   </p>
 </div>

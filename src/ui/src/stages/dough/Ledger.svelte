@@ -38,7 +38,7 @@
     {/each}
     {#if liquor}
       <li class="ledger relative min-h-11 items-center border-t border-line ps-2" data-portion="liquor">
-        <span class="font-semibold">{m.liquor()} <span class="font-normal text-mute">· {m.stage_filling()}</span></span>
+        <span class="font-semibold">{m.liquor({ at: "alone" })} <span class="font-normal text-mute">· {m.stage_filling()}</span></span>
         <span class="px-1 text-end text-mute">{number(liquor.share, liquor.share >= 10 ? 1 : 2)}</span>
         <span class="px-2 text-end font-head text-lead font-bold">{amount(liquor.eachLot, "g")}</span>
       </li>

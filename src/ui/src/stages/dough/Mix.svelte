@@ -6,11 +6,10 @@
   import Choice from "../../parts/Choice.svelte";
   import { amount } from "../../words/format";
   import { feelsName, waterReason } from "../../words/names/dough";
-  import { shortName } from "../../words/names/items";
+  import { shortWithin } from "../../words/names/items";
   import { say } from "../../words/refusals";
   import { stepItems, stepWords } from "../../words/mixing";
   import type { StageProps } from "../props";
-  import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
   const mix = $derived(spec.dough.mix);
@@ -60,7 +59,7 @@
         <p class="text-small">
           {m.bit_planned({
             mass: amount(adding.planned, "g"),
-            item: within(shortName(sheet.dough.portions[adding.item]?.id ?? "")),
+            item: shortWithin(sheet.dough.portions[adding.item]?.id ?? ""),
             first: amount(adding.atOnce, "g"),
             back: amount(adding.back, "g"),
           })}

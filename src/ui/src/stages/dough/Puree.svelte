@@ -5,9 +5,8 @@
   import Dial from "../../parts/Dial.svelte";
   import { amount } from "../../words/format";
   import { methodName } from "../../words/names/dough";
-  import { nameOf } from "../../words/names/items";
+  import { nameOf, shortWithin } from "../../words/names/items";
   import type { StageProps } from "../props";
-  import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
   const byLiquid = $derived(
@@ -26,7 +25,7 @@
       <section aria-label={nameOf(first.id)} class="grid gap-x-7 gap-y-3 xl:grid-cols-[minmax(0,3fr)_minmax(0,5fr)]">
         <div class="min-w-0">
           <h2 class="mb-1 text-lead font-bold">
-            {m.puree_make({ mass: amount(first.needed, "g"), item: within(nameOf(first.id)) })}
+            {m.puree_make({ mass: amount(first.needed, "g"), item: shortWithin(first.id) })}
           </h2>
           <Dial
             label={m.thickness_of({ item: nameOf(first.id) })}

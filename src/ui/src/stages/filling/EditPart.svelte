@@ -7,7 +7,6 @@
   import Pick from "../../parts/Pick.svelte";
   import { amount } from "../../words/format";
   import { shortName } from "../../words/names/items";
-  import { within } from "../../words/within";
 
   interface Props {
     part: FillingPart;
@@ -22,7 +21,7 @@
   <div class="grid items-end gap-x-5 sm:grid-cols-2">
     <Pick label={m.part_of_filling()} field="filling.parts[].id" value={part.id} onchange={(id) => (part.id = id)} />
     <dl class="flex items-end justify-between">
-      <Figure label="{amount(part.trim, '%')} {within(m.trim_loss())}" value="{amount(buy, 'g')} {m.raw_weight()}" />
+      <Figure label={m.trim_of({ share: amount(part.trim, "%") })} value="{amount(buy, 'g')} {m.raw_weight()}" />
       {#if onremove}<button class="button plain px-2.5" onclick={onremove} aria-label={m.move_part_out({ item: shortName(part.id) })}
           ><Trash2 size={18} aria-hidden="true" /></button
         >{/if}

@@ -37,7 +37,7 @@
         onchange={(on) => batch.change(() => (filling.liquorToDough = on))}
       />
       <dl class="grid grid-cols-2 gap-3">
-        <Figure label={m.liquor()} value={amount(made.liquor.mass, "g")} />
+        <Figure label={m.liquor({ at: "alone" })} value={amount(made.liquor.mass, "g")} />
         <Figure label={m.salt_thread()} value={amount(made.liquor.saltShare, "%")} />
       </dl>
       {#if filling.liquorToDough}<p class="text-small text-mute">

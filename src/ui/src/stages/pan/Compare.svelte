@@ -13,7 +13,6 @@
   import { toaster } from "../../toast.svelte";
   import type { StageProps } from "../props";
   import Chart from "./Chart.svelte";
-  import { within } from "../../words/within";
 
   /** The same piece on two pans or two flames, side by side on one clock. */
   let { spec, sheet }: StageProps = $props();
@@ -49,7 +48,7 @@
       batch.back((spec) => (spec.pan = before)),
     );
   }
-  const nameOf = (c: Cookware) => m.pan_on_flame({ pan: panName[c.kind](), flame: within(flameName[c.flame]()) });
+  const nameOf = (c: Cookware) => m.pan_on_flame({ pan: panName[c.kind](), flame: flameName[c.flame].within() });
 </script>
 
 <Trouble {trouble} again={ask} />

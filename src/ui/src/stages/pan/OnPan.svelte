@@ -11,7 +11,6 @@
   import { darkName, flameName, panName } from "../../words/names/pan";
   import type { StageProps } from "../props";
   import Probe from "./Probe.svelte";
-  import { within } from "../../words/within";
 
   let { spec, sheet }: StageProps = $props();
   const pan = $derived(sheet.pan);
@@ -113,7 +112,7 @@
                 pan: amount(pan.row.pieces[0]!.pan, "°C"),
                 end: amount(pan.row.ends, "°C"),
               })}
-          {m.row_holds({ flame: within(flameName[pan.row.holds]()) })}
+          {m.row_holds({ flame: flameName[pan.row.holds].within() })}
           {m.wipe_every({ count: pan.film.wipeEvery })}
         </p>
       </section>

@@ -18,7 +18,6 @@
   import Pinch from "./Pinch.svelte";
   import { Practice, QUICK } from "./practice.svelte";
   import PracticeEnd from "./PracticeEnd.svelte";
-  import { within } from "../../words/within";
 
   // A bench of its own lot: the batch is not asked.
   // eslint-disable-next-line @typescript-eslint/no-unused-vars
@@ -43,7 +42,7 @@
   <p class="mb-2 text-lead" data-testid="task">
     {m.practice_task({
       pan: panName[task.pan](),
-      flame: within(flameName[task.flame]()),
+      flame: flameName[task.flame].within(),
       bread: task.frozen
         ? m.practice_frozen({ thick: amount(task.thickness, "mm") })
         : task.chilled
@@ -51,7 +50,7 @@
           : task.stuffed
             ? m.practice_stuffed({ thick: amount(task.thickness, "mm") })
             : m.practice_fresh({ thick: amount(task.thickness, "mm") }),
-      colour: within(colourName[task.wanted]()),
+      colour: colourName[task.wanted].within(),
     })}
     {task.roasting === "oneTurn" ? m.practice_one_turn() : task.fat ? m.practice_fat() : m.practice_dry()}
   </p>

@@ -1,5 +1,6 @@
 import type { FillingFeel, FillingStepKind, ParcelShape, TearCause } from "../../api/types";
 import { m } from "../../paraglide/messages";
+import { named, type Name } from "../forms";
 
 export const fillingFeelName: Record<FillingFeel, () => string> = {
   loose: m.filling_loose,
@@ -16,29 +17,29 @@ export const fillingTest: Record<FillingFeel, () => string> = {
   weeps: m.test_weeps,
 };
 
-export const fillingStepName: Record<FillingStepKind, () => string> = {
-  chop: m.fstep_chop,
-  salt: m.fstep_salt,
-  squeeze: m.fstep_squeeze,
-  blanch: m.fstep_blanch,
-  boil: m.fstep_boil,
-  soak: m.fstep_soak,
-  pressure: m.fstep_pressure,
-  saute: m.fstep_saute,
-  sweeten: m.fstep_sweeten,
-  cool: m.fstep_cool,
-  bind: m.fstep_bind,
-  season: m.fstep_season,
-  moisten: m.fstep_moisten,
+export const fillingStepName: Record<FillingStepKind, Name> = {
+  chop: named(m.fstep_chop),
+  salt: named(m.fstep_salt),
+  squeeze: named(m.fstep_squeeze),
+  blanch: named(m.fstep_blanch),
+  boil: named(m.fstep_boil),
+  soak: named(m.fstep_soak),
+  pressure: named(m.fstep_pressure),
+  saute: named(m.fstep_saute),
+  sweeten: named(m.fstep_sweeten),
+  cool: named(m.fstep_cool),
+  bind: named(m.fstep_bind),
+  season: named(m.fstep_season),
+  moisten: named(m.fstep_moisten),
 };
 
-export const parcelName: Record<ParcelShape, () => string> = {
-  gathered: m.parcel_gathered,
-  halfMoon: m.parcel_half_moon,
-  envelope: m.parcel_envelope,
-  twoDiscs: m.parcel_two_discs,
-  laminated: m.parcel_laminated,
-  coil: m.parcel_coil,
+export const parcelName: Record<ParcelShape, Name> = {
+  gathered: named(m.parcel_gathered),
+  halfMoon: named(m.parcel_half_moon),
+  envelope: named(m.parcel_envelope),
+  twoDiscs: named(m.parcel_two_discs),
+  laminated: named(m.parcel_laminated),
+  coil: named(m.parcel_coil),
 };
 
 export const tearName: Record<TearCause, () => string> = {

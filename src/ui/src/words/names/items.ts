@@ -1,6 +1,7 @@
 import type { Allergen, IngredientKind, Trait } from "../../api/types";
 import { larder } from "../../api/larder.svelte";
 import { m } from "../../paraglide/messages";
+import { named } from "../forms";
 
 export const allergenName: Record<Allergen, () => string> = {
   gluten: m.allergen_gluten,
@@ -56,8 +57,14 @@ export const kindName: Record<IngredientKind, () => string> = {
   sweet: m.kind_sweet,
 };
 
+const liquor = named(m.liquor);
+
 /** An ingredient's name; its id while the larder is still on its way. */
-export const nameOf = (id: string): string => larder.byId.get(id)?.name ?? (id === "liquor" ? m.liquor() : id);
+export const nameOf = (id: string): string => larder.byId.get(id)?.name ?? (id === "liquor" ? liquor() : id);
 
 /** The name without what stands in brackets, for places with little room. */
 export const shortName = (id: string): string => nameOf(id).replace(/ \(.*\)/, "");
+
+/** The short name as it is written within a line: what ships has a form of its own for that, what a cook has named stays as it is. */
+export const shortWithin = (id: string): string =>
+  larder.view?.within?.[id] ?? (id === "liquor" && !larder.byId.has(id) ? liquor.within() : shortName(id));

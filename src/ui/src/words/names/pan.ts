@@ -15,11 +15,12 @@ import type {
 } from "../../api/types";
 import { larder } from "../../api/larder.svelte";
 import { m } from "../../paraglide/messages";
+import { named, type Name } from "../forms";
 
-export const colourName: Record<Colour, () => string> = {
-  pale: m.colour_pale,
-  gold: m.colour_gold,
-  brown: m.colour_brown,
+export const colourName: Record<Colour, Name> = {
+  pale: named(m.colour_pale),
+  gold: named(m.colour_gold),
+  brown: named(m.colour_brown),
 };
 
 export const faceName: Record<Face, () => string> = { first: m.face_first, second: m.face_second };
@@ -36,13 +37,13 @@ export const lookName: Record<Look, () => string> = {
 /** What a face of this darkness is called; where one word ends and the next begins is the core's to say. */
 export const darkName = (dark: number): string => lookName[larder.view?.looks.findLast((l) => l.from <= dark)?.look ?? "raw"]();
 
-export const roastingName: Record<Roasting, () => string> = {
-  fatEachSide: m.roasting_fat_each,
-  oneTurn: m.roasting_one_turn,
-  dryThenFry: m.roasting_dry_fry,
-  dryOnly: m.roasting_dry,
-  manyTurns: m.roasting_many,
-  shallowFry: m.roasting_shallow,
+export const roastingName: Record<Roasting, Name> = {
+  fatEachSide: named(m.roasting_fat_each),
+  oneTurn: named(m.roasting_one_turn),
+  dryThenFry: named(m.roasting_dry_fry),
+  dryOnly: named(m.roasting_dry),
+  manyTurns: named(m.roasting_many),
+  shallowFry: named(m.roasting_shallow),
 };
 
 export const failureName: Record<NonNullable<PanFailure>, () => string> = {
@@ -61,7 +62,12 @@ export const panName: Record<PanKind, () => string> = {
   plate: m.pan_plate,
 };
 
-export const flameName: Record<Flame, () => string> = { off: m.flame_off, low: m.flame_low, medium: m.flame_medium, high: m.flame_high };
+export const flameName: Record<Flame, Name> = {
+  off: named(m.flame_off),
+  low: named(m.flame_low),
+  medium: named(m.flame_medium),
+  high: named(m.flame_high),
+};
 
 export const finishName: Record<Finish, () => string> = {
   none: m.finish_none,
