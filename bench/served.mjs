@@ -4,7 +4,7 @@ import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { chromium } from "@playwright/test";
-import typescript from "typescript";
+import { build } from "vite";
 import { chromiumFlags, chromiumPath, startServer, own } from "../tests/ui/server.mjs";
 
 const root = join(import.meta.dirname, "..");
@@ -142,10 +142,9 @@ const post = async (path, body) =>
     })
   ).json();
 const { section } = await post("/api/plan", many);
-const code = typescript.transpile(readFileSync(join(root, "src/ui/src/section/geometry.ts"), "utf8"), {
-  module: "esnext",
-  target: "es2023",
-});
+const drawing = { entry: join(root, "src/ui/src/section/geometry.ts"), formats: ["es"] };
+const [built] = await build({ configFile: false, logLevel: "error", build: { write: false, lib: drawing } });
+const { code } = built.output[0];
 const blank = await browser.newPage();
 const sections = await blank.evaluate(
   async ({ code, section }) => {

@@ -137,7 +137,7 @@ for (const width of [1280, 390])
             const [w, h] = (["width", "height"] as const).map((side) =>
               Math.max(box[side], ...[before, after].map((reach) => parseFloat(reach![side]) || 0)),
             ) as [number, number];
-            return { name: e.getAttribute("aria-label") ?? e.textContent?.trim() ?? e.tagName, w, h };
+            return { name: e.getAttribute("aria-label") || e.textContent?.trim() || e.outerHTML.slice(0, 200), w, h };
           })
           .filter(({ w, h }) => w > 1 && h > 1 && (h < 43.5 || w < 43.5))
           .map(({ name, w, h }) => `${name} (${Math.round(w)} × ${Math.round(h)})`),

@@ -104,11 +104,15 @@ test("wall, shape and share redraw the piece, and a thin wall is said", async ({
   await expect(bench.stratum("fold")).toBeVisible();
 });
 
-test("the section shows the filling on every stage", async ({ bench, page }) => {
+test("the section shows the filling from the bench that puts it in", async ({ bench, page }) => {
   await bench.pick("Cabbage moons");
-  for (const stage of ["Dough", "Balls", "Roll", "Pan"]) {
+  const filling = page.getByRole("region", { name: "Section" }).locator("[data-filling]");
+  await bench.open("Balls");
+  await expect(page.locator("[data-section-of=ball]")).toBeVisible();
+  await expect(filling).toHaveCount(0);
+  for (const stage of ["Filling", "Roll", "Pan"]) {
     await bench.open(stage);
-    await expect(page.getByRole("region", { name: "Section" }).locator("[data-filling]")).toHaveCount(1);
+    await expect(filling).toHaveCount(1);
   }
 });
 

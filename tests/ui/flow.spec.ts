@@ -8,6 +8,7 @@ test.describe("a server of its own", () => {
     await bench.pick("First-ferry squares");
     await expect(bench.stratum("balls")).toContainText("16 × 80 g");
     await expect(bench.stratum("fold")).toContainText("7 leaves");
+    await bench.open("Fold");
     await expect(bench.drawn("fused")).toHaveCount(2);
     const before = await bench.drawn("open").first().getAttribute("d");
 
@@ -15,16 +16,17 @@ test.describe("a server of its own", () => {
     await bench.set("One ball", "95");
     await expect(bench.stratum("balls")).toContainText("16 × 95 g");
     await expect(bench.stratum("dough")).toContainText(/1.551 g/);
-    await expect(bench.drawn("open").first()).not.toHaveAttribute("d", before ?? "");
 
     await bench.open("Fold");
+    await expect(bench.drawn("open").first()).not.toHaveAttribute("d", before ?? "");
     await bench.add("Brush fat");
     await bench.step(2).press("Alt+ArrowLeft");
     expect(await bench.steps()).toEqual(["letter", "brush", "letter"]);
     await expect(bench.stratum("fold")).toContainText("9 leaves");
+    await expect(page.locator('[data-note="allOpen"]')).toBeVisible();
+    await bench.open("Roll");
     await expect(bench.drawn("fused")).toHaveCount(0);
     await expect(bench.drawn("open")).toHaveCount(8);
-    await expect(page.locator('[data-note="allOpen"]')).toBeVisible();
   });
 
   test("what went from the bench to the log is there after the server was killed", async ({ kitchen, bench, page }) => {
@@ -59,15 +61,27 @@ test.describe("a server of its own", () => {
   });
 });
 
-test("every bench shows its figures and the same bread", async ({ bench, page }) => {
+test("every bench shows its figures and the bread as it is there", async ({ bench, page }) => {
   await bench.pick("Nigella coils");
   await expect(page.getByTestId("dough-mass")).toHaveText(/1.224 g/);
-  for (const stage of ["Rest", "Balls", "Sheet", "Fold", "Roll", "Pan"]) {
+  const cut = page.getByRole("region", { name: "Section" }).getByTestId("section").getByRole("img");
+  for (const [stage, what] of [
+    ["Rest", /a ball of/],
+    ["Balls", /a ball of/],
+    ["Sheet", /1 leaf/],
+    ["Fold", /20 leaves/],
+    ["Roll", /20 leaves/],
+    ["Pan", /20 leaves.*off the pan/],
+  ] as const) {
     await bench.open(stage);
-    await expect(page.getByRole("region", { name: "Section" }).getByRole("img")).toHaveAttribute("aria-label", /20 leaves/);
+    await expect(cut).toHaveAttribute("aria-label", what);
   }
+  // Rings and windings are seen from above as well, and roasted leaves stand apart.
+  await expect(page.locator("[data-gap]")).not.toHaveAttribute("d", "");
   await expect(page.getByTestId("turn")).toHaveCount(3);
   await expect(page.getByTestId("out")).toContainText("gone as steam");
+  await page.getByRole("tab", { name: "Finish, hold" }).click();
+  await expect(page.locator("[data-section-of=held]")).toContainText("at the table");
 });
 
 test("opening and leafing through a batch changes nothing", async ({ bench, page }) => {

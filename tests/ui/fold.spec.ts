@@ -9,6 +9,7 @@ test.beforeEach(async ({ bench }) => {
 test("steps are moved by dragging", async ({ bench }) => {
   await bench.step(2).dragTo(bench.step(0));
   expect(await bench.steps()).toEqual(["letter", "letter", "brush"]);
+  await bench.open("Roll");
   await expect(bench.drawn("fused")).toHaveCount(2);
 });
 
@@ -170,25 +171,28 @@ test("own hand times count from the next plan on", async ({ page }) => {
   await expect(page.getByText(/^Hand time: /)).toHaveText(before ?? "");
 });
 
-test("the section goes out as SVG that stands alone, and as PNG", async ({ page }) => {
+test("the section goes out as SVG that stands alone, and as PNG", async ({ bench, page }) => {
+  await bench.open("Roll");
   await page.getByRole("button", { name: "Look closer" }).click();
   const [svg] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the section as SVG" }).click()]);
   expect(svg.suggestedFilename()).toBe("Night-crew-squares-section.svg");
   const text = (await readFile(await svg.path())).toString();
   expect(text).toMatch(/^<svg xmlns="http:\/\/www.w3.org\/2000\/svg"/);
-  expect(text).toContain("Night-crew squares: 9 leaves");
+  expect(text).toContain("Night-crew squares, raw: 9 leaves");
   expect(text.match(/<path/g)?.length).toBe(9 + 8 + 1);
   const [png] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save the section as PNG" }).click()]);
   expect((await readFile(await png.path())).subarray(1, 4).toString()).toBe("PNG");
 });
 
-test("closer up the section is stretched less", async ({ page }) => {
+test("closer up the section is stretched less, down to its own scale", async ({ bench, page }) => {
+  await bench.open("Roll");
   await page.getByRole("button", { name: "Look closer" }).click();
   const dialog = page.getByRole("dialog");
   const stretched = async () => Number(/(\d+) times/.exec((await dialog.textContent()) ?? "")?.[1] ?? 1);
   const before = await stretched();
   await dialog.getByRole("slider", { name: "Zoom" }).press("End");
   await expect.poll(stretched).toBeLessThan(before);
+  expect(await stretched()).toBeGreaterThanOrEqual(1);
 });
 
 test("a coil of a wide square is refused in words and the bread stays on the page", async ({ bench, page }) => {

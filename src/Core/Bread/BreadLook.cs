@@ -86,5 +86,5 @@ public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, Fillin
     };
 
     // What nobody has given a hue has that of its kind.
-    private static Hue Of(Ingredient item) => Hue.Of(item.Hue ?? UsualHues.Of(item.Kind));
+    private static Hue Of(Ingredient item) => Hue.Of(UsualHues.Of(item));
 }

@@ -7,11 +7,13 @@ public sealed record Brings(Percent Water, Percent Solids, Percent Fat, Percent 
 /// <param name="Index">Its place in its list of the spec.</param>
 /// <param name="Mass">As planned, for the whole batch.</param>
 /// <param name="EachLot">The same for one lot.</param>
+/// <param name="InBall">The same for one ball, or one ladleful.</param>
 /// <param name="Share">Percent of flour.</param>
 /// <param name="Measure">The nearest honest spoon or cup, if any.</param>
 /// <param name="Pinned">Fixed by the cook as a mass; all else gives way.</param>
 /// <param name="MayGo">A dough can do without it.</param>
-public sealed record Portion(DoughPart Part, int Index, string Id, Grams Mass, Grams EachLot, Percent Share, KitchenMeasure? Measure, bool Pinned, bool MayGo, Brings Brings);
+/// <param name="Hue">Its own, or that of its kind.</param>
+public sealed record Portion(DoughPart Part, int Index, string Id, Grams Mass, Grams EachLot, Grams InBall, Percent Share, KitchenMeasure? Measure, bool Pinned, bool MayGo, Brings Brings, string Hue);
 
 /// <summary>Where a dough lies against what its flour drinks (models.md B).</summary>
 public enum DoughFeel
@@ -109,7 +111,7 @@ public static class DoughStage
         var right = now.Hydration.Value - now.Gap.Value / now.FeelPerPoint;
         Percent At(double points) => new(right + points / now.FeelPerPoint);
 
-        Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, Pinned(spec, bowl, i), Ledger.MayGo(dough, l.Part), kitchen))];
+        Portion[] portions = [.. bowl.Lines.Select((l, i) => PortionOf(l, solved.Grams[i], flour, lots.Count, solved.PlannedBall / new Grams(solved.Grams.Sum()), Pinned(spec, bowl, i), Ledger.MayGo(dough, l.Part), kitchen))];
         return new(
             StartOf(batch),
             portions,
@@ -163,7 +165,7 @@ public static class DoughStage
         _ => spec.Start.By == StartBy.Liquid && line == bowl.Anchor,
     };
 
-    private static Portion PortionOf(Bowl.Line line, double grams, double flour, int lots, bool pinned, bool mayGo, Kitchen kitchen)
+    private static Portion PortionOf(Bowl.Line line, double grams, double flour, int lots, double ball, bool pinned, bool mayGo, Kitchen kitchen)
     {
         var item = line.Item;
         var share = 100 * grams / flour;
@@ -175,6 +177,7 @@ public static class DoughStage
             item.Id,
             mass,
             mass / lots,
+            mass * ball,
             new(share),
             NearestMeasure.Of(mass / lots, item, kitchen.Measures),
             pinned,
@@ -184,7 +187,8 @@ public static class DoughStage
                 new(share * item.Solids.Fraction),
                 new(counts * share * item.Fat.Fraction),
                 new(counts * share * item.Sugar.Fraction),
-                new(share * item.Salt.Fraction)));
+                new(share * item.Salt.Fraction)),
+            UsualHues.Of(item));
     }
 
     private static double WaterIn(Bowl bowl, double[] grams) => bowl.Lines.Select((l, i) => grams[i] * l.Item.Water.Fraction).Sum();

@@ -3,6 +3,9 @@ namespace Ystrata.Core.Kitchens;
 /// <summary>The colour a thing of a kind usually has, where its line says nothing (empirical).</summary>
 public static class UsualHues
 {
+    /// <summary>Its own hue; that of its kind where nobody has given it one.</summary>
+    public static string Of(Ingredient item) => item.Hue ?? Of(item.Kind);
+
     /// <returns><c>#rrggbb</c></returns>
     public static string Of(IngredientKind kind) => kind switch
     {

@@ -107,7 +107,7 @@ public static class FoldStage
 
         return new(
             [.. steps.Select((p, i) => new StepSheet(
-                p.Outline, p.Length, p.Width, p.Area, p.Thickness, p.Fullest.Count, p.Fullest.Top.Film, laid[i], welded[i], times.Of(shape.Steps[i], p), views?[i] ?? PlanView.None, Section.Of(p)))],
+                p.Outline, p.Length, p.Width, p.Area, p.Thickness, p.Fullest.Count, p.Fullest.Top.Film, laid[i], welded[i], times.Of(shape.Steps[i], p), views?[i] ?? PlanView.None, drawn ? Section.Of(p, full) : Section.Of(p)))],
             full.Count,
             full.Count - fused,
             full.CountOf(c => c.State == ContactState.Patchy),

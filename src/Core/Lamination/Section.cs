@@ -41,6 +41,30 @@ public sealed record Section(
 
     public static Section Of(Form piece) => Of(piece.Length, piece.Fullest, piece.Rings);
 
+    /// <summary>The same, its contacts judged as they will be once it is rolled out: films thin until then, and leaves weld there.</summary>
+    /// <param name="rolled">The pile it becomes.</param>
+    public static Section Of(Form piece, Pile rolled)
+    {
+        // What one step laid thins alike wherever it lies.
+        var (now, then) = (Mean(piece.Fullest), Mean(rolled));
+        Coat Rolled(Contact c) => now[c.Step].First() is var from && then[c.Step].FirstOrDefault() is var to && Share(from, to) is { } left ? c.Coat * left : c.Coat;
+        var raw = Of(piece);
+        return raw with { Contacts = [.. raw.Contacts.Zip(piece.Fullest.Contacts, (drawn, c) => drawn with { State = Lamination.Contacts.StateOf(Rolled(c)) })] };
+
+        static ILookup<int, Coat> Mean(Pile pile) => pile.Kinds.GroupBy(k => k.Contact.Step)
+            .Select(g => (Step: g.Key, Coat: g.Aggregate(default(Coat), (sum, k) => sum + k.Contact.Coat * k.Count) / g.Sum(k => k.Count)))
+            .ToLookup(m => m.Step, m => m.Coat);
+        static double? Share(Coat from, Coat to) => from.Film.Value > 0 && to.Film.Value > 0 ? to.Film.Value / from.Film.Value
+            : from.Dust.Value > 0 && to.Dust.Value > 0 ? to.Dust.Value / from.Dust.Value
+            : null;
+    }
+
+    /// <summary>A ball.</summary>
+    public static Section OfBall(Millimetres across) => new(across, across, [across], [], default, default, null, null) { Ball = true };
+
+    /// <summary>It is as round as it is high.</summary>
+    public bool Ball { get; private init; }
+
     private static Section Of(Millimetres across, Pile pile, Rings? rings) => new(
         across,
         pile.Thickness,

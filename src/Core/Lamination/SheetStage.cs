@@ -12,6 +12,7 @@ namespace Ystrata.Core.Lamination;
 /// <param name="AsRound">The round of the same area, whole millimetres.</param>
 /// <param name="AsLong">The longer side of a rectangle of the same area, five to four, whole millimetres.</param>
 /// <param name="AsWide">Its shorter side.</param>
+/// <param name="Section">The sheet cut through.</param>
 public sealed record FirstSheet(
     Millimetres Diameter,
     SquareCentimetres Area,
@@ -26,7 +27,8 @@ public sealed record FirstSheet(
     PlanView View,
     Millimetres AsRound,
     Millimetres AsLong,
-    Millimetres AsWide);
+    Millimetres AsWide,
+    Section Section);
 
 /// <summary>Stage 4: the ball rolled thin, fat and flour laid on it.</summary>
 public static class SheetStage
@@ -58,7 +60,8 @@ public static class SheetStage
             PlanView.OfSheet(batch.Sheet),
             Whole(area.AsRound().Value),
             Whole(Math.Sqrt(area.Value * 100 * LongToWide)),
-            Whole(Math.Sqrt(area.Value * 100 / LongToWide)));
+            Whole(Math.Sqrt(area.Value * 100 / LongToWide)),
+            Section.Of(batch.Sheet));
     }
 
     private static Millimetres Whole(double mm) => new(Math.Round(mm));

@@ -149,6 +149,23 @@ public sealed class PanRun
     /// <summary>Water in the outer quarter of a millimetre of a face, kg per kg of raw dough.</summary>
     internal double CrustWater(Face face) => Crust(face == Face.First ? 0 : water.Length - 1).Water;
 
+    /// <summary>How deep a face has dried through: as far as a cell has boiled down to its last water, with the part of the next one that has.</summary>
+    internal Millimetres DriedThrough(Face face)
+    {
+        var (depth, step) = (0.0, face == Face.First ? 1 : -1);
+        for (var i = face == Face.First ? 0 : water.Length - 1; i >= 0 && i < water.Length; i += step)
+        {
+            var dried = slab.PerBoiled[i] == 0 ? 1 : Math.Clamp((slab.Water0[i] - water[i]) * slab.PerBoiled[i], 0, 1);
+            depth += dried * slab.Thick[i];
+            if (dried < 1)
+            {
+                break;
+            }
+        }
+
+        return new(depth * 1000);
+    }
+
     public PanRun Copy() => new(this);
 
     /// <summary>The same piece once it has cooled, laid on a pan again.</summary>

@@ -3,6 +3,9 @@ namespace Ystrata.Core.Planning;
 /// <summary>Everything that follows from a <see cref="BatchSpec"/>, one part a stage, and what to watch.</summary>
 /// <param name="Stages">The stages this batch goes through, in order: a batter is neither balled nor folded.</param>
 /// <param name="Piece">One piece as it goes on the pan and as it comes off.</param>
+/// <param name="Section">One piece cut through as it goes on the pan.</param>
+/// <param name="Ball">As it is divided; nothing for a batter.</param>
+/// <param name="Off">What the pan makes of the section; nothing where nothing cooks it.</param>
 /// <param name="Allergens">In anything that goes in or on it.</param>
 /// <param name="Undeclared">What goes in or on it of which nobody has said what allergens it holds.</param>
 /// <param name="Used">What is used up beside the dough.</param>
@@ -20,6 +23,8 @@ public sealed record BatchSheet(
     PanSheet Pan,
     PieceSheet Piece,
     Section Section,
+    Section? Ball,
+    OffPan? Off,
     CostSheet Cost,
     IReadOnlyList<Spent> Used,
     IReadOnlyList<Allergen> Allergens,

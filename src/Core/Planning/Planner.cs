@@ -73,6 +73,8 @@ public static class Planner
         var used = Spent.On(batch, balls.Count, pieces);
         var inIt = batch.Dough.InIt.Concat(used.Select(u => kitchen[u.Id])).ToList();
 
+        var section = (filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel)) with { Look = BreadLook.Of(batch) };
+
         return (new(
             route.Stages,
             dough,
@@ -83,7 +85,9 @@ public static class Planner
             roll,
             pan,
             new(raw, cooked),
-            (filling is null ? Section.Of(rolled) : Section.Of(rolled, filling.Parcel, filling.End, filling.Feel)) with { Look = BreadLook.Of(batch) },
+            section,
+            route.Poured ? null : Section.OfBall(balls.Across),
+            OffPan.Of(section, pan, new(cooked.Steam.Value / slab.Area.Value * 10), off),
             CostSheet.Of(batch.Dough, used, pieces, kitchen),
             used,
             [.. inIt.SelectMany(i => i.Allergens).Distinct().Order()],

@@ -105,6 +105,9 @@ public class SheetAndRollTests
         var plan = Breads.Plan(Breads.Letter, Breads.Letter);
 
         Assert.Equal(9, plan.Section.Leaves.Count);
+        // A weld is seen in the piece that is folded, however thick its films still are there.
+        Assert.Equal(plan.Section.Contacts.Select(c => c.State), plan.Fold.Steps[^1].Section.Contacts.Select(c => c.State));
+        Assert.True(plan.Fold.Steps[^1].Section.Contacts[0].Film.Value > plan.Section.Contacts[0].Film.Value);
         Assert.Equal([2, 5], plan.Section.Contacts.Select((c, i) => (c, i)).Where(x => x.c.State == ContactState.Fused).Select(x => x.i));
         Assert.Equal(
             plan.Section.Thickness.Value,

@@ -1500,7 +1500,10 @@ export interface components {
             pan: components["schemas"]["PanSheet"];
             /** @description One piece as it goes on the pan and as it comes off. */
             piece: components["schemas"]["PieceSheet"];
+            /** @description One piece cut through as it goes on the pan. */
             section: components["schemas"]["Section"];
+            ball: null | components["schemas"]["Section"];
+            off: null | components["schemas"]["OffPan"];
             cost: components["schemas"]["CostSheet"];
             /** @description What is used up beside the dough. */
             used: components["schemas"]["Spent"][];
@@ -1935,6 +1938,16 @@ export interface components {
             parts: components["schemas"]["PartCost"][];
             /** @description Ids that are used and have none. */
             unpriced: string[];
+        };
+        /** @description A face as it comes off the pan. */
+        CrustSheet: {
+            /**
+             * Format: double
+             * @description 0.3 pale, 1 gold, 1.8 brown, 3 charred.
+             */
+            dark: number;
+            /** @description Dried through, from the face inwards. */
+            crust: components["schemas"]["Millimetres"];
         };
         /**
          * @description Which cup the word means.
@@ -2596,6 +2609,8 @@ export interface components {
             asLong: components["schemas"]["Millimetres"];
             /** @description Its shorter side. */
             asWide: components["schemas"]["Millimetres"];
+            /** @description The sheet cut through. */
+            section: components["schemas"]["Section"];
         };
         /** @description One term of the estimate. */
         FlakePart: {
@@ -3037,6 +3052,13 @@ export interface components {
         HandWork: "sheet" | "roll" | "press" | "stretch" | "brush" | "paste" | "dust" | "scatter" | "fold" | "pleat" | "enclose" | "cutStrip" | "slit" | "matRoll" | "cutSlice" | "coil" | "coneTurn" | "pinch" | "lastRoll" | "mixBowl" | "divide" | "chop" | "squeeze" | "season" | "stuff" | "pour" | "lay" | "turn" | "lift" | "open" | "wipe";
         /** @enum {unknown} */
         HeatUnit: "celsius" | "fahrenheit";
+        /** @description What time has made of it at the table. */
+        HeldCut: {
+            /** @description Of how far the leaves stood apart. */
+            opens: components["schemas"]["Percent"];
+            /** @description Of how deep it was dry: moisture comes back out to it. */
+            crust: components["schemas"]["Percent"];
+        };
         /** @description How long a bread keeps what it has, held so; all from the pan on. */
         HeldIn: {
             in: components["schemas"]["HoldIn"];
@@ -3742,6 +3764,16 @@ export interface components {
         };
         /** @enum {unknown} */
         NoteCode: "doughOnTarget" | "cupsUnsaid" | "cupsSaid" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredRuns" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingLoose" | "fillingUntil" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "holdCools" | "holdSoftens" | "neverSoft" | "neverCrisp" | "paperSweats" | "hotFat" | "steam";
+        /** @description How a cut piece differs, off the pan and after its hold, from how it went on. */
+        OffPan: {
+            /** @description The face that went down first; drawn below. */
+            first: components["schemas"]["CrustSheet"];
+            second: components["schemas"]["CrustSheet"];
+            /** @description How far the leaves stand apart at each contact of the section; of what stands upright, at each contact of its rings. */
+            opens: number[];
+            /** @description The same at the table. */
+            held: components["schemas"]["HeldCut"];
+        };
         /** @description An open service in a list. */
         OpenService: {
             /** Format: uuid */
@@ -4151,6 +4183,8 @@ export interface components {
             mass: components["schemas"]["Grams"];
             /** @description The same for one lot. */
             eachLot: components["schemas"]["Grams"];
+            /** @description The same for one ball, or one ladleful. */
+            inBall: components["schemas"]["Grams"];
             /** @description Percent of flour. */
             share: components["schemas"]["Percent"];
             measure: null | components["schemas"]["KitchenMeasure"];
@@ -4159,6 +4193,8 @@ export interface components {
             /** @description A dough can do without it. */
             mayGo: boolean;
             brings: components["schemas"]["Brings"];
+            /** @description Its own, or that of its kind. */
+            hue: string;
         };
         /** @description How a batter of so much water lies where it is poured. */
         Pour: {
@@ -4917,6 +4953,8 @@ export interface components {
             windings: null | number;
             filling?: null | components["schemas"]["SectionFilling"];
             look?: null | components["schemas"]["BreadLook"];
+            /** @description It is as round as it is high. */
+            ball?: boolean;
         };
         /** @description A contact as it is drawn. */
         SectionContact: {

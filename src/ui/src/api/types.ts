@@ -82,6 +82,7 @@ export type HoldWant = Schemas["HoldWant"];
 export type Warmth = Schemas["Warmth"];
 export type HoldSheet = Schemas["HoldSheet"];
 export type Look = Schemas["Look"];
+export type OffPan = components["schemas"]["OffPan"];
 export type PanFailure = Schemas["PanFailure"];
 export type PanKind = Schemas["PanKind"];
 export type PanSheet = Schemas["PanSheet"];

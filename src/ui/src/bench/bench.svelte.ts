@@ -46,7 +46,9 @@ class Bench {
   private wanted = $state<Stratum>("dough");
   /** The open bench wants the whole width: what to watch makes room. */
   wide = $state(false);
-  /** The fold step whose piece the section shows; nothing shows the finished bread, as every change does. */
+  /** The part of the open bench that is open, by its tab. */
+  tab = $state("");
+  /** The fold step that is open; nothing where none is. */
   shown = $state<number | null>(null);
 
   /** The stages this batch goes through, in the order of the work. */

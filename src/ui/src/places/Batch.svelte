@@ -29,6 +29,7 @@
   import { keepingWords } from "../words/trouble";
   import { live } from "../live/live.svelte";
   import BatchActions from "./BatchActions.svelte";
+  import { doughTokens } from "../section/look";
   import Column from "./batch/Column.svelte";
   import Cut from "./batch/Cut.svelte";
 
@@ -153,7 +154,11 @@
       <BatchActions />
     </section>
 
-    <section class="tray mx-3 my-3 flex min-h-0 min-w-0 flex-col lg:overflow-hidden lg:my-4 lg:ms-0 lg:me-5" aria-label={m.the_bench()}>
+    <section
+      class="tray mx-3 my-3 flex min-h-0 min-w-0 flex-col lg:overflow-hidden lg:my-4 lg:ms-0 lg:me-5"
+      aria-label={m.the_bench()}
+      style={sheet?.section.look ? doughTokens(sheet.section.look.dough) : undefined}
+    >
       {#if sheet}
         <Tabs.Content value={batch.open} class="relative min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-5.5" tabindex={-1}>
           <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">

@@ -3,17 +3,28 @@
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Trouble from "../parts/Trouble.svelte";
+  import { bakedOf, type Cut, thicknessOf } from "../section/cuts";
   import Section from "../section/Section.svelte";
   import { cardSteps } from "../words/card";
   import { madeOf } from "../words/made";
   import { amount, clock, day, measured } from "../words/format";
   import Allergens from "../parts/Allergens.svelte";
   import { shortName } from "../words/names/items";
+  import { cutName } from "../words/names/section";
 
   const here = batch.recover();
   const spec = $derived(batch.spec);
   const sheet = $derived(batch.sheet);
   const lots = $derived(sheet?.dough.lots.count ?? 1);
+
+  // As it goes on the pan and as it comes off, one as tall as the other.
+  const baked = $derived(sheet && bakedOf(sheet));
+  const cuts = $derived<Cut[]>(
+    sheet
+      ? [{ of: "raw", section: sheet.section, baked: null }, ...(baked ? [{ of: "off" as const, section: sheet.section, baked }] : [])]
+      : [],
+  );
+  const tallest = $derived({ across: sheet?.section.across ?? 0, thickness: Math.max(...cuts.map(thicknessOf)) });
 
   // What is used beside the dough and the filling: laid on and between the leaves, and in the pan.
   const beside = $derived((sheet?.used ?? []).filter((u) => u.each != null && u.times != null));
@@ -37,7 +48,14 @@
         </p>
         <p class="ms-auto text-mute">{m.card_made_for({ when: m.day_at({ day: day(batch.madeFor), time: clock(batch.madeFor) }) })}</p>
       </header>
-      <div class="mt-2"><Section section={sheet.section} height={54} small /></div>
+      <div class="mt-2 grid gap-x-5 sm:grid-cols-2 print:grid-cols-2">
+        {#each cuts as cut (cut.of)}
+          <figure>
+            <Section section={cut.section} baked={cut.baked} scaleOf={tallest} height={50} small />
+            <figcaption class="text-fine text-mute">{cutName[cut.of]({ number: 0 })}</figcaption>
+          </figure>
+        {/each}
+      </div>
       <h2 class="mt-2 font-bold">{m.card_ingredients()}{lots > 1 ? `, ${m.card_each_lot({ count: lots })}` : ""}</h2>
       <table class="w-full text-small">
         <tbody>

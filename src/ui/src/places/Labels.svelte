@@ -9,6 +9,8 @@
   import DayTime from "../parts/DayTime.svelte";
   import FigureField from "../parts/FigureField.svelte";
   import Segments from "../parts/Segments.svelte";
+  import { bakedOf } from "../section/cuts";
+  import Section from "../section/Section.svelte";
   import Trouble from "../parts/Trouble.svelte";
   import { packetName } from "../words/files";
   import { pours } from "../words/figures";
@@ -99,6 +101,9 @@
                 >{m.of({ part: i + 1, whole: labels.length })}</span
               ></span
             >
+            {#if batch.sheet}
+              <div class="mt-1"><Section section={batch.sheet.section} baked={raw ? null : bakedOf(batch.sheet)} height={26} small /></div>
+            {/if}
             <span class="mt-1 flex flex-wrap justify-between gap-x-3 font-head text-lead font-bold"
               ><span>{m.pieces_count({ count: lot.pieces })}</span><span>{amount(lot.mass, "g")}</span></span
             >

@@ -14,8 +14,10 @@
     size: number;
     span?: number | undefined;
     label?: string | undefined;
+    /** Of the dough, or of its face off the pan. */
+    hue?: string | null | undefined;
   }
-  let { facets, marks = [], outline, across, wide, rings = 0, size, span, label }: Props = $props();
+  let { facets, marks = [], outline, across, wide, rings = 0, size, span, label, hue }: Props = $props();
   const id = $props.id();
 
   const MOST_RINGS = 40;
@@ -29,12 +31,12 @@
   });
   const side = $derived(Math.max(span ?? 0, box.side) * 1.1);
   const px = $derived(side / size);
-  const fill: Record<Dressing, string> = {
-    bare: "var(--color-raw)",
+  const fill: Record<Dressing, string> = $derived({
+    bare: hue ?? "var(--color-raw)",
     fat: "var(--color-raw-fat)",
     dust: "var(--color-raw-dust)",
     fatAndDust: "var(--color-raw-fat-dust)",
-  };
+  });
 
   const points = (of: number[]) => of.map((v, i) => (i % 2 ? -v : v)).join(" ");
   const round = $derived(outline === "coil" || outline === "cone" || outline === "upright" || outline === "round");

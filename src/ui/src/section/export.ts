@@ -1,7 +1,8 @@
 import { save } from "../files/files";
 import type { Section } from "../api/types";
+import type { Baked } from "./frame";
 import { draw } from "./geometry";
-import { leafShades } from "./look";
+import { paint } from "./paint";
 
 const WIDE = 1400;
 const HIGH = 360;
@@ -10,34 +11,23 @@ const CAPTION = 44;
 const escape = (text: string) => text.replaceAll(/[<>&"]/g, (c) => `&#${c.charCodeAt(0)};`);
 
 /** A colour of the theme as it is: a file of its own knows no tokens. */
-const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(`--color-${name}`).trim();
+const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+const plainly = (colour: string | undefined) => (colour ? colour.replace(/^var\((.+)\)$/, (_, name: string) => token(name)) : "none");
 
 /** The section as an SVG file of its own: nothing in it needs the program. */
-export function sectionSvg(section: Section, caption: (taller: number) => string): string {
-  const drawing = draw(section, WIDE, HIGH);
-  const [parted, weld, crust] = [token("parted"), token("weld"), token("crust-deep")];
-  const { look } = section;
-  const tints = look ? leafShades(look.dough) : [1, 2, 3].map((n) => token(`leaves-${n}`));
-  const stroke = { open: parted, patchy: parted, fused: weld };
-  const body = [
-    ...(section.filling ? [`<path d="${drawing.crust}" fill="${tints[0]}"/>`] : []),
-    ...drawing.leaves.map((d, i) => `<path d="${d}" fill="${tints[i % 3]}"/>`),
-    ...drawing.flecks.map(({ hue, path }) => `<path d="${path}" fill="${hue}"/>`),
-    ...drawing.contacts.map(
-      (c) =>
-        `<path d="${c.path}" fill="none" stroke="${stroke[c.state]}" stroke-width="${c.width.toFixed(2)}"${c.state === "patchy" ? ' stroke-dasharray="9 7"' : ""}/>` +
-        (c.stitches ? `<path d="${c.stitches}" stroke="${token("chilli")}" stroke-width="1.6"/>` : ""),
-    ),
-    ...drawing.fillings.map((d) => `<path d="${d}" fill="${look?.filling?.hue ?? token("filling")}"/>`),
-    ...drawing.lumps.map(({ hue, path }) => `<path d="${path}" fill="${hue}"/>`),
-    `<path d="${drawing.crust}" fill="none" stroke="${crust}" stroke-width="2.4" stroke-linejoin="round"/>`,
-    drawing.windings ? `<path d="${drawing.windings}" fill="none" stroke="${crust}" stroke-dasharray="6 5"/>` : "",
-  ].join("");
+export function sectionSvg(section: Section, baked: Baked | null, caption: (taller: number) => string): string {
+  const drawing = draw(section, WIDE, HIGH, baked);
+  const body = paint(section, drawing, baked)
+    .map(
+      ({ d, fill, stroke, width, dash }) =>
+        `<path d="${d}" fill="${plainly(fill)}" stroke="${plainly(stroke)}" stroke-width="${(width ?? 0).toFixed(2)}" stroke-linejoin="round"${dash ? ` stroke-dasharray="${dash}"` : ""}/>`,
+    )
+    .join("");
   const words = escape(caption(drawing.taller));
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDE}" height="${HIGH + CAPTION}" viewBox="0 0 ${WIDE} ${HIGH + CAPTION}">` +
     `<title>${words}</title><rect width="100%" height="100%" fill="white"/>${body}` +
-    `<text x="12" y="${HIGH + 27}" font-family="sans-serif" font-size="19" fill="${token("ink")}">${words}</text></svg>`
+    `<text x="12" y="${HIGH + 27}" font-family="sans-serif" font-size="19" fill="${token("--color-ink")}">${words}</text></svg>`
   );
 }
 

@@ -9,3 +9,12 @@ export function shade(hex: string, by: number): string {
 
 /** Neighbouring leaves of one dough, told apart by a shade. */
 export const leafShades = (dough: string): [string, string, string] => [dough, shade(dough, -0.055), shade(dough, 0.22)];
+
+/** The theme's colours of dough as those of this one, bare, greased and floured, for whatever is drawn of it. */
+export const doughTokens = (dough: string): string =>
+  [
+    `--color-raw:${dough}`,
+    `--color-raw-fat:color-mix(in srgb, ${dough} 58%, var(--color-ghee))`,
+    `--color-raw-dust:color-mix(in srgb, ${dough} 60%, white)`,
+    `--color-raw-fat-dust:color-mix(in srgb, ${dough} 52%, color-mix(in srgb, var(--color-ghee) 60%, white))`,
+  ].join(";");

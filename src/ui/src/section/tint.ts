@@ -7,8 +7,9 @@ const stops: [number, [number, number, number]][] = [
   [2.5, [92, 50, 26]],
   [3.5, [38, 24, 18]],
 ];
+const RAW = stops[0]![1];
 
-export function tintOf(dark: number): string {
+function lightAt(dark: number): number[] {
   const at = Math.min(Math.max(dark, 0), 3.5);
   const next = Math.max(
     stops.findIndex(([d]) => d >= at),
@@ -16,8 +17,17 @@ export function tintOf(dark: number): string {
   );
   const [[d0, from], [d1, to]] = [stops[next - 1]!, stops[next]!];
   const share = (at - d0) / (d1 - d0);
-  return `rgb(${from.map((c, i) => Math.round(c + (to[i]! - c) * share)).join(" ")})`;
+  return from.map((c, i) => c + (to[i]! - c) * share);
 }
+
+export const tintOf = (dark: number): string => `rgb(${lightAt(dark).map(Math.round).join(" ")})`;
+
+/** What browning takes from white dough it takes from dough of any hue: a beet dough browns too, and stays the darker one. */
+export const browned = (hex: string, dark: number): string =>
+  `#${lightAt(dark)
+    .map((light, i) => Math.round(Math.min((parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16) * light) / RAW[i]!, 255)))
+    .map((value) => value.toString(16).padStart(2, "0"))
+    .join("")}`;
 
 /** Always the same freckles: a lot that falls alike for everybody. */
 export function freckles(count: number, seed: number): { x: number; y: number; r: number; k: number }[] {

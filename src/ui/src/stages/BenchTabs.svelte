@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Tabs } from "bits-ui";
   import type { Component } from "svelte";
+  import { batch } from "../bench/bench.svelte";
   import type { StageProps } from "./props";
 
   /** The parts of one bench, one open at a time. */
@@ -13,6 +14,11 @@
   let open = $state("");
   // A part that is no longer there gives way to the first.
   const now = $derived(tabs.some((t) => t.value === open) ? open : tabs[0]?.value);
+
+  $effect(() => {
+    batch.tab = now ?? "";
+    return () => (batch.tab = "");
+  });
 
   function show(value: string) {
     open = value;

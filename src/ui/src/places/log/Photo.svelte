@@ -31,7 +31,7 @@
 <div class="flex flex-wrap items-center gap-2" data-testid="photo">
   {#if id}
     <a href="/api/photos/{id}" target="_blank" rel="noreferrer">
-      <img src="/api/photos/{id}?small=true" alt={label} class="h-18 max-w-40 rounded-lg border-2 border-rim-soft object-cover" />
+      <img src="/api/photos/{id}?small=true" alt={label} class="h-18 min-w-18 max-w-40 rounded-lg border-2 border-rim-soft object-cover" />
     </a>
     <button class="button plain" type="button" onclick={() => (id = null)}><X size={17} aria-hidden="true" />{m.photo_take_out()}</button>
   {:else}

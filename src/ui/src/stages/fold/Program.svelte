@@ -21,8 +21,11 @@
   let { spec, sheet }: StageProps = $props();
   const steps = $derived(spec.fold.steps);
   let adding = $state(false);
-  // The step that is open; the section follows only while the program is scrubbed or played.
+  // The step that is open; the section is of the piece as it is after it.
   let at = $state<number | null>(null);
+  $effect(() => {
+    batch.shown = at;
+  });
   const step = $derived(at === null ? undefined : steps[at]);
   const full = $derived(steps.length >= (larder.view?.mostSteps ?? 0));
   onDestroy(() => (batch.shown = null));
@@ -74,7 +77,6 @@
   open={adding ? null : at}
   onopen={(i) => {
     adding = false;
-    batch.shown = null;
     at = at === i ? null : i;
   }}
 >
@@ -119,15 +121,7 @@
   </div>
 {:else}
   <div class="mt-2 grid gap-x-5 gap-y-3 xl:grid-cols-[280px_minmax(0,1fr)]">
-    <Show
-      {spec}
-      {sheet}
-      {at}
-      onshow={(i) => {
-        at = i;
-        batch.shown = i;
-      }}
-    />
+    <Show {spec} {sheet} {at} onshow={(i) => (at = i)} />
     <div class="min-w-0">
       {#if step && at !== null}
         <EditStep {step} {at} count={steps.length} onmove={(from, to) => ladder.move(from, to)} onremove={(i) => ladder.remove(i)} />
