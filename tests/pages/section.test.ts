@@ -6,7 +6,7 @@ import { leafShades, shade } from "../../src/ui/src/section/look";
 import { paint } from "../../src/ui/src/section/paint";
 import { browned } from "../../src/ui/src/section/tint";
 
-const contact = { film: 40, dust: 0, state: "open" as const };
+const contact = { film: 40, dust: 0, bits: 0, state: "open" as const };
 const section: Section = {
   across: 160,
   thickness: 3,
@@ -14,7 +14,7 @@ const section: Section = {
   contacts: [contact, contact],
   topFilm: 0,
   bottomFilm: 0,
-  look: { dough: "#e8d4b0", flecks: [{ hue: "#22201f", size: 1.8, count: 6 }] },
+  look: { dough: "#e8d4b0", flecks: [{ hue: "#22201f", size: 1.8, count: 6 }], laid: [] },
 };
 const ellipses = (path: string) => path.split("M").length - 1;
 const points = (path: string) =>
@@ -49,7 +49,7 @@ test("bits of a filling are as many as their shares, each in its own hue", () =>
     contacts: [contact],
     thickness: 6,
     filling: { at: [0], thickness: 4, grain: 2, rim: 6, feel: "holds" },
-    look: { dough: "#e8d4b0", flecks: [], filling: { hue: "#b6cc86", bits } },
+    look: { dough: "#e8d4b0", flecks: [], laid: [], filling: { hue: "#b6cc86", bits } },
   };
   const lumps = draw(filled, 900, 150).lumps;
   expect(lumps.map((l) => l.hue)).toEqual(["#f1e9d2", "#8aa84a"]);
@@ -142,4 +142,17 @@ test("every stroke of a drawing has a key of its own, and the same stroke of the
   const keys = (off: Baked | null) => paint(section, draw(section, 900, 150, off), off).map((s) => s.key);
   expect(new Set(keys(baked())).size).toBe(keys(baked()).length);
   expect(keys(null).filter((key) => keys(baked()).includes(key))).toContain("leaf2");
+});
+
+test("seeds that were laid on lie on their face, as many as a cut meets", () => {
+  const laid = [{ hue: "#22201f", size: 1.8, along: 0.06 }];
+  const seeded: Section = { ...section, topBits: 10, look: { dough: "#e8d4b0", flecks: [], laid } };
+  const drawing = draw(seeded, 900, 150);
+  const [seeds] = drawing.laid;
+  // 0.6 on a centimetre of the 16 that it is across, but for its rounded rims.
+  expect(ellipses(seeds!.path)).toBeGreaterThan(7);
+  expect(ellipses(seeds!.path)).toBeLessThanOrEqual(10);
+  const top = Math.min(...heights(drawing.crust));
+  for (const [, y] of points(seeds!.path)) expect(y).toBeLessThan(top + 25);
+  expect(draw({ ...seeded, topBits: 0, contacts: [{ ...contact, bits: 10 }, contact] }, 900, 150).laid[0]!.path).not.toBe("");
 });

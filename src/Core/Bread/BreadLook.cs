@@ -6,6 +6,12 @@ namespace Ystrata.Core.Bread;
 /// <param name="Count">Of them in a square centimetre of the cut: by Delesse, the share of the area is the share of the volume.</param>
 public sealed record Fleck(string Hue, Millimetres Size, double Count);
 
+/// <summary>What a step has laid on a face: seeds, cut leaves.</summary>
+/// <param name="Hue"><c>#rrggbb</c>.</param>
+/// <param name="Size">Of one of them, across.</param>
+/// <param name="Along">Of them that a cut meets in a centimetre of a face, where 1 mg of all that is laid lies on 1 cm².</param>
+public sealed record LaidBits(string Hue, Millimetres Size, double Along);
+
 /// <summary>Bits of one thing in a filling.</summary>
 /// <param name="Share">Of the filling, by mass.</param>
 public sealed record FillingBits(string Hue, Millimetres Size, Percent Share);
@@ -16,8 +22,9 @@ public sealed record FillingLook(string Hue, IReadOnlyList<FillingBits> Bits);
 
 /// <summary>A bread's own colours, by the hues of the larder: flours, purees, pastes and spice mixed as pigments, the rest as flecks.</summary>
 /// <param name="Dough">Raw, <c>#rrggbb</c>.</param>
+/// <param name="Laid">On its faces and between its leaves.</param>
 /// <param name="Filling">Nothing without.</param>
-public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, FillingLook? Filling)
+public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, IReadOnlyList<LaidBits> Laid, FillingLook? Filling)
 {
     // How strongly a thing colours for its mass, against flour (empirical): fat and milk little, ground spice much.
     private const double OfFat = 0.3, OfLiquid = 0.2, OfSpice = 6;
@@ -52,10 +59,19 @@ public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, Fillin
         List<Fleck> flecks =
         [
             .. lines.Where(l => l.Item is { Kind: IngredientKind.Flour, Traits.Strength: FlourStrength.Whole }).Select(l => FleckOf(Of(l.Item).Darker(BranDarker), Bran, l.Mass * BranShare, 1)),
-            .. lines.Where(l => IsFleck(l.Item)).Select(l => FleckOf(Of(l.Item), l.Item.Water.Value < SeedUnder ? Seed : CutLeaf, l.Mass, 1)),
+            .. lines.Where(l => IsFleck(l.Item)).Select(l => FleckOf(Of(l.Item), SizeOf(l.Item), l.Mass, 1)),
         ];
         var dough = Hue.Mixed(lines.Where(l => !IsFleck(l.Item)).Select(l => (Of(l.Item), l.Mass * Colours(l.Item)))) ?? Of(kitchen[Staples.WhiteFlour]);
-        return new(dough.ToString(), flecks, batch is { Stuffing.Made: { } made, Route.Filling: { } filling } ? FillingOf(filling, made, kitchen) : null);
+        return new(dough.ToString(), flecks, LaidOn(batch), batch is { Stuffing.Made: { } made, Route.Filling: { } filling } ? FillingOf(filling, made, kitchen) : null);
+    }
+
+    // A cut meets what lies within its own width of it.
+    private static List<LaidBits> LaidOn(CheckedBatch batch)
+    {
+        var laid = batch.Shape.Inputs.Where(i => i.Is == LaidIn.Bits && i.OfBall.Value > 0).GroupBy(i => i.Id).Select(g => (Item: batch.Kitchen[g.Key], Mass: g.Sum(i => i.OfBall.Value))).ToList();
+        var all = laid.Sum(l => l.Mass);
+        return [.. laid.Select(l => (l.Item, l.Mass, Size: SizeOf(l.Item)))
+            .Select(l => new LaidBits(Of(l.Item).ToString(), l.Size, l.Mass / all * l.Size.Centimetres / (1000 * Math.PI / 6 * Math.Pow(l.Size.Centimetres, 3))))];
     }
 
     private static FillingLook FillingOf(FillingSpec spec, FillingMade made, Kitchen kitchen)
@@ -66,7 +82,7 @@ public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, Fillin
             .Select(p => new FillingBits(Of(p.Item).ToString(), p.End.Grain, Percent.FromFraction(p.End.Mass.Value / mass))).ToList();
         var put = FillingInputs.Of(spec, made).Where(i => i.Field is not null).Select(i => (Item: kitchen[i.Id], Mass: i.Mass.Value)).ToList();
         // What is put in dry and whole, or cut, is seen in it too.
-        bits.AddRange(put.Where(i => IsFleck(i.Item)).Select(i => new FillingBits(Of(i.Item).ToString(), i.Item.Water.Value < SeedUnder ? Seed : CutLeaf, Percent.FromFraction(i.Mass / mass))));
+        bits.AddRange(put.Where(i => IsFleck(i.Item)).Select(i => new FillingBits(Of(i.Item).ToString(), SizeOf(i.Item), Percent.FromFraction(i.Mass / mass))));
         var between = Hue.Mixed(parts.Select(p => (Of(p.Item), p.End.Mass.Value * (p.End.Grain.Value < SeenFrom.Value ? 1 : Crumbs)))
             .Concat(put.Where(i => !IsFleck(i.Item)).Select(i => (Of(i.Item), i.Mass * Colours(i.Item)))));
         return new((between ?? Of(kitchen[Staples.WetVegetable])).ToString(), bits);
@@ -74,6 +90,8 @@ public sealed record BreadLook(string Dough, IReadOnlyList<Fleck> Flecks, Fillin
 
     // Seeds and leaves are seen as they are; what is ground or melts colours the dough.
     private static bool IsFleck(Ingredient item) => item.Kind == IngredientKind.Addition;
+
+    private static Millimetres SizeOf(Ingredient item) => item.Water.Value < SeedUnder ? Seed : CutLeaf;
 
     private static double Colours(Ingredient item) => item.Kind switch
     {

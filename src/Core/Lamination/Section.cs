@@ -2,7 +2,7 @@ namespace Ystrata.Core.Lamination;
 
 /// <summary>A contact as it is drawn.</summary>
 /// <param name="Step">Of the fold program, that laid it, from 0; nothing for what no step laid.</param>
-public sealed record SectionContact(Micrometres Film, Load Dust, ContactState State, int? Step = null);
+public sealed record SectionContact(Micrometres Film, Load Dust, Load Bits, ContactState State, int? Step = null);
 
 /// <summary>Rings of a bread whose leaves stand upright, from the middle to the rim.</summary>
 /// <param name="Each">Along the radius.</param>
@@ -62,6 +62,11 @@ public sealed record Section(
     /// <summary>A ball.</summary>
     public static Section OfBall(Millimetres across) => new(across, across, [across], [], default, default, null, null) { Ball = true };
 
+    /// <summary>Seeds and leaves pressed on its upper face.</summary>
+    public Load TopBits { get; private init; }
+
+    public Load BottomBits { get; private init; }
+
     /// <summary>It is as round as it is high.</summary>
     public bool Ball { get; private init; }
 
@@ -73,7 +78,11 @@ public sealed record Section(
         pile.Top.Film,
         pile.Bottom.Film,
         rings is { Face.Value: > 0 } ? Drawn(rings, across) : null,
-        rings is { Face.Value: <= 0 } ? rings.Count : null);
+        rings is { Face.Value: <= 0 } ? rings.Count : null)
+    {
+        TopBits = pile.Top.Bits,
+        BottomBits = pile.Bottom.Bits,
+    };
 
     /// <summary>A stuffed piece: the dough over the filling lies turned over, so that both walls show the same face outside.</summary>
     public static Section Of(Rolled rolled, ParcelSheet parcel, FillingState filling, FillingFeel feel)
@@ -92,13 +101,14 @@ public sealed record Section(
                 Across = parcel.Across,
                 Thickness = parcel.Thickness,
                 Leaves = [.. dough.Leaves, .. dough.Leaves.Reverse()],
-                Contacts = [.. dough.Contacts, new(default, default, ContactState.Open), .. dough.Contacts.Reverse()],
+                Contacts = [.. dough.Contacts, new(default, default, default, ContactState.Open), .. dough.Contacts.Reverse()],
                 TopFilm = dough.BottomFilm,
+                TopBits = dough.BottomBits,
                 Filling = In([dough.Contacts.Count]),
             };
     }
 
-    private static SectionContact Drawn(Contact contact) => new(contact.Coat.Film, contact.Coat.Dust, contact.State, contact.Step);
+    private static SectionContact Drawn(Contact contact) => new(contact.Coat.Film, contact.Coat.Dust, contact.Coat.Bits, contact.State, contact.Step);
 
     // The rings fill the radius exactly: their number is whole, so each is drawn a touch wider or narrower than it is.
     private static SectionRings Drawn(Rings rings, Millimetres across)

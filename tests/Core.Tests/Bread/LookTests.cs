@@ -69,6 +69,26 @@ public class LookTests
     }
 
     [Fact]
+    public void Seeds_that_a_step_presses_on_lie_on_that_face_as_many_as_there_are()
+    {
+        var sheet = Breads.Plan(Breads.Half, new SeedsStep("seed-nigella", new(2)));
+        var laid = Assert.Single(sheet.Section.Look!.Laid);
+
+        Assert.Equal(Breads.Larder["seed-nigella"].Hue, laid.Hue);
+        Assert.Equal(0, sheet.Section.BottomBits.Value);
+        // All 2 g of them, each of its own mass, in strips one seed wide of the half-moon of 30 cm.
+        var across = laid.Size.Centimetres;
+        var strips = Math.PI * 225 / 2 / across;
+        Assert.Equal(2000 / (1000 * Math.PI / 6 * across * across * across), laid.Along * sheet.Section.TopBits.Value * strips, 6.0);
+        Assert.All(sheet.Section.Contacts, c => Assert.Equal(0, c.Bits.Value));
+        Assert.Empty(White.Laid);
+    }
+
+    [Fact]
+    public void Seeds_folded_in_lie_between_leaves() =>
+        Assert.Contains(Breads.Plan(new SeedsStep("seed-nigella", new(2)), Breads.Half).Section.Contacts, c => c.Bits.Value > 0);
+
+    [Fact]
     public void What_has_no_hue_of_its_own_has_that_of_its_kind()
     {
         var own = Breads.Larder["flour-atta"] with { Id = "own", Name = "Own", Hue = null, Origin = Origin.Own };

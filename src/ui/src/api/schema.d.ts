@@ -1624,6 +1624,8 @@ export interface components {
             /** @description Raw, `#rrggbb`. */
             dough: string;
             flecks: components["schemas"]["Fleck"][];
+            /** @description On its faces and between its leaves. */
+            laid: components["schemas"]["LaidBits"][];
             filling: null | components["schemas"]["FillingLook"];
         };
         BreadView: {
@@ -3236,6 +3238,18 @@ export interface components {
             volume: components["schemas"]["Millilitres"];
             /** @description As it is spread on the pan. */
             thickness: components["schemas"]["Millimetres"];
+        };
+        /** @description What a step has laid on a face: seeds, cut leaves. */
+        LaidBits: {
+            /** @description `#rrggbb`. */
+            hue: string;
+            /** @description Of one of them, across. */
+            size: components["schemas"]["Millimetres"];
+            /**
+             * Format: double
+             * @description Of them that a cut meets in a centimetre of a face, where 1 mg of all that is laid lies on 1 cm².
+             */
+            along: number;
         };
         /** @description What one ball takes of one ingredient besides its dough. */
         LaidMass: {
@@ -4953,6 +4967,9 @@ export interface components {
             windings: null | number;
             filling?: null | components["schemas"]["SectionFilling"];
             look?: null | components["schemas"]["BreadLook"];
+            /** @description Seeds and leaves pressed on its upper face. */
+            topBits?: components["schemas"]["Load"];
+            bottomBits?: components["schemas"]["Load"];
             /** @description It is as round as it is high. */
             ball?: boolean;
         };
@@ -4960,6 +4977,7 @@ export interface components {
         SectionContact: {
             film: components["schemas"]["Micrometres"];
             dust: components["schemas"]["Load"];
+            bits: components["schemas"]["Load"];
             state: components["schemas"]["ContactState"];
             /**
              * Format: int32

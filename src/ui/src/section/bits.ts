@@ -101,3 +101,30 @@ export function fleckPaths(section: Section, frame: Frame): Coloured[] {
     };
   });
 }
+
+/** Seeds and leaves that steps have laid on: along each face and each contact as many as a cut meets there. */
+export function laidPaths(section: Section, frame: Frame): Coloured[] {
+  const { bounds, left, long, rim, perMillimetre, scale, y, ellipse } = frame;
+  const last = section.leaves.length;
+  const lines = [
+    { bits: section.bottomBits ?? 0, bound: bounds[0] ?? 0, k: 0, leaf: 0 },
+    ...section.contacts.map(({ bits }, i) => ({ bits, bound: bounds[2 * i + 1] ?? 0, k: i + 1, leaf: i })),
+    { bits: section.topBits ?? 0, bound: bounds[2 * last - 1] ?? 0, k: last, leaf: last - 1 },
+  ].filter(({ bits }) => bits > 0);
+  const centimetres = (long - 2 * rim) / perMillimetre / 10;
+  return (section.look?.laid ?? []).map(({ hue, size, along }, kind) => ({
+    hue,
+    path: lines
+      .flatMap(({ bits, bound, k, leaf }) => {
+        const count = Math.min(Math.round(along * bits * centimetres), MOST_FLECKS);
+        const tall = Math.max(Math.min(size, (section.leaves[leaf] ?? 0) * 0.8), 1.5 / scale);
+        return Array.from({ length: count }, (_, n) => {
+          const lot = n * 4.1 + k * 19 + kind * 83 + 3;
+          const wide = Math.max(size * (0.7 + 0.3 * chance(lot)) * perMillimetre, 1.5);
+          const x = left + rim + ((n + chance(lot * 7)) / count) * (long - 2 * rim);
+          return ellipse(x, (i) => y(bound, k, i), wide, tall * (0.7 + 0.3 * chance(lot * 3)));
+        });
+      })
+      .join(""),
+  }));
+}

@@ -1,5 +1,5 @@
 import type { ContactState, Section } from "../api/types";
-import { type Coloured, fillingPaths, fleckPaths, lumpPaths } from "./bits";
+import { type Coloured, fillingPaths, fleckPaths, laidPaths, lumpPaths } from "./bits";
 import { AT_RIM, type Baked, type Frame, frameOf, POINTS, type ScaleOf } from "./frame";
 import { drawRoast, type DrawnRoast } from "./roast";
 
@@ -23,6 +23,8 @@ export interface Drawing {
   lumps: Coloured[];
   /** Bran, seeds and leaves in the dough, by their hue. */
   flecks: Coloured[];
+  /** What steps have laid on faces and between leaves, by its hue. */
+  laid: Coloured[];
   /** Where the windings of a rope touch, as one path. */
   windings: string;
   /** All round it. */
@@ -46,6 +48,7 @@ export function draw(section: Section, w: number, h: number, baked?: Baked | nul
     fillings: fillingPaths(section, frame),
     lumps: lumpPaths(section, frame),
     flecks: fleckPaths(section, frame),
+    laid: laidPaths(section, frame),
     windings: windingPaths(section, frame),
     crust: band(bounds[0] ?? 0, 0, bounds[2 * last - 1] ?? 0, last),
     roast: baked ? drawRoast(section, frame, baked) : null,

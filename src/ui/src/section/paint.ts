@@ -55,6 +55,7 @@ function strokes(section: Section, drawing: Drawing, baked: Baked | null | undef
     ...drawing.contacts.flatMap((contact) => contactOf(contact, small, roast !== null)),
     ...drawing.fillings.map((d) => ({ is: "filling" as const, d, fill: look?.filling?.hue ?? "var(--color-filling)" })),
     ...drawing.lumps.map(({ hue, path }) => ({ is: "bits" as const, d: path, fill: hue, stroke: "var(--color-shade)", width: 0.5 })),
+    ...drawing.laid.map(({ hue, path }) => ({ is: "fleck" as const, kind: "laid", d: path, fill: hue })),
     ...(drawing.windings ? [{ is: "windings" as const, d: drawing.windings, stroke: outline, width: 1.2, dash: "6 5" }] : []),
     { is: "crust", d: drawing.crust, stroke: baking ? browned(look.dough, Math.max(dark, 1) + 0.5) : outline, width: small ? 1.6 : 2.4 },
     ...(roast?.burst
