@@ -130,6 +130,7 @@ public sealed record ClockReport(
 /// <summary>A service on the clock. All times are seconds after the first thing anybody does.</summary>
 /// <param name="Lead">From there to the last piece.</param>
 /// <param name="FoldFirst">Pieces folded before the first is rolled.</param>
+/// <param name="Works">Kinds of hand work in it.</param>
 /// <param name="Oldest">What the oldest piece still is when the last is done.</param>
 public sealed record ClockSheet(
     Seconds Lead,
@@ -139,5 +140,6 @@ public sealed record ClockSheet(
     IReadOnlyList<RestSlot> Rests,
     IReadOnlyList<PieceLife> Pieces,
     IReadOnlyList<StageTime> Stages,
+    IReadOnlyList<HandWork> Works,
     Kept Oldest,
     ClockReport Report);

@@ -152,9 +152,20 @@ public static class ClockStage
             [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Rests(jobs[b], best, b, clock.Ahead))],
             [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Of(jobs[b], best.Breads[b], b))],
             [.. Enumerable.Range(0, jobs.Count).SelectMany(b => ClockLives.Stages(jobs[b], breads[b].Sheet, best, b))],
+            [.. jobs.Zip(breads).SelectMany(j => WorksOf(j.First, j.Second)).Distinct().Order()],
             breads[0].Sheet.Pan.Hold.Here.After(new(best.Objectives.Oldest / 60.0)),
             Report(jobs, clock, best, late, gone));
     }
+
+    private static IEnumerable<HandWork> WorksOf(ClockJob job, ClockBread bread) =>
+    [
+        .. job.Preps.Select(p => p.Unit).Concat(job.Fold.Select(f => f.Unit)).SelectMany(u => u?.Works ?? []).Select(w => w.Work),
+        .. job.Roll > 0 ? [HandWork.LastRoll, HandWork.Lay] : (HandWork[])[HandWork.Pour],
+        HandWork.Turn,
+        HandWork.Lift,
+        .. bread.Spec.Pan.Finish == Finish.None ? [] : (HandWork[])[HandWork.Open],
+        .. job.Wiping.Every > 0 ? (HandWork[])[HandWork.Wipe] : [],
+    ];
 
     private static int? PieceOf(HandSlot slot, ClockJob job) => slot.Work switch
     {

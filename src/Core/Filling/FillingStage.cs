@@ -15,7 +15,8 @@ public enum FillingFeel
 /// <summary>A part from the raw thing to what is joined.</summary>
 /// <param name="Start">As it goes in.</param>
 /// <param name="Buy">To buy for this, peel and trimmings included.</param>
-public sealed record FillingPartSheet(string Id, FillingState Start, IReadOnlyList<FillingRow> Rows, Grams Buy);
+/// <param name="Hue">Its own, or that of its kind.</param>
+public sealed record FillingPartSheet(string Id, FillingState Start, IReadOnlyList<FillingRow> Rows, Grams Buy, string Hue);
 
 /// <summary>Salt counted once.</summary>
 /// <param name="Added">Put in by any step or part.</param>
@@ -106,7 +107,7 @@ public static class FillingStage
             together = parts.Count == 0 ? end : together + end;
             // What is squeezed after joining gives what its parts would, by the water they bring.
             squeezable += (item.Squeeze?.Fraction ?? 0) * end.Water.Value;
-            parts.Add(new(part.Id, start, rows, part.Mass / (1 - part.Trim.Fraction)));
+            parts.Add(new(part.Id, start, rows, part.Mass / (1 - part.Trim.Fraction), UsualHues.Of(item)));
         }
 
         var after = FillingWork.Through(together, spec.Together, Percent.FromFraction(squeezable / Math.Max(together.Water.Value, 1e-9)), kitchen);

@@ -6,6 +6,15 @@ public class ClockTests
     private static readonly ClockSheet One = ClockKitchens.Plan(ClockKitchens.Squares);
 
     [Fact]
+    public void Its_kinds_of_hand_work_are_those_of_its_program_and_no_others()
+    {
+        HandWork[] done = [HandWork.MixBowl, HandWork.Divide, HandWork.Sheet, HandWork.Fold, HandWork.LastRoll, HandWork.Lay, HandWork.Turn, HandWork.Lift];
+        Assert.All(done, work => Assert.Contains(work, One.Works));
+        Assert.All([HandWork.Coil, HandWork.Pleat, HandWork.Pour, HandWork.Squeeze], work => Assert.DoesNotContain(work, One.Works));
+        Assert.Equal(One.Works.Distinct().Order(), One.Works);
+    }
+
+    [Fact]
     public void A_dough_is_mixed_before_it_rests_and_folded_before_it_is_roasted()
     {
         var order = One.Stages.OrderBy(s => s.At.Value).Select(s => s.Stage).Where(s => s != Stage.Sheet).ToList();

@@ -1749,6 +1749,8 @@ export interface components {
             rests: components["schemas"]["RestSlot"][];
             pieces: components["schemas"]["PieceLife"][];
             stages: components["schemas"]["StageTime"][];
+            /** @description Kinds of hand work in it. */
+            works: components["schemas"]["HandWork"][];
             /** @description What the oldest piece still is when the last is done. */
             oldest: components["schemas"]["Kept"];
             report: components["schemas"]["ClockReport"];
@@ -2330,6 +2332,8 @@ export interface components {
             rows: components["schemas"]["FillingRow"][];
             /** @description To buy for this, peel and trimmings included. */
             buy: components["schemas"]["Grams"];
+            /** @description Its own, or that of its kind. */
+            hue: string;
         };
         /** @description One line of the filling's ledger. */
         FillingRow: {

@@ -44,8 +44,6 @@ class Bench {
     ...[...(this.keeper?.refusals ?? []), ...this.unclockable].filter((k) => !this.unworkable.some((w) => w.field === k.field)),
   ]);
   private wanted = $state<Stratum>("dough");
-  /** The open bench wants the whole width: what to watch makes room. */
-  wide = $state(false);
   /** The part of the open bench that is open, by its tab. */
   tab = $state("");
   /** The fold step that is open; nothing where none is. */
@@ -78,6 +76,11 @@ class Bench {
   takenUp = $state(0);
 
   /** The stage on the bench. One that this batch does not go through gives way to the first. */
+  /** What is to be watched at the open bench. */
+  get watched() {
+    return this.sheet?.notes.filter((note) => note.stage === this.open) ?? [];
+  }
+
   get open(): Stratum {
     return this.stages.includes(this.wanted) ? this.wanted : "dough";
   }

@@ -7,8 +7,9 @@
   import { storage } from "../storage.svelte";
   import { batch, type Stratum } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
+  import { narrow } from "../narrow";
   import Trouble from "../parts/Trouble.svelte";
-  import Watch from "../parts/Watch.svelte";
+  import WatchLine from "../parts/WatchLine.svelte";
   import { toaster } from "../toast.svelte";
   import { elsewhere } from "../versions/elsewhere.svelte";
   import Balls from "../stages/Balls.svelte";
@@ -18,7 +19,6 @@
   import Rest from "../stages/Rest.svelte";
   import Filling from "../stages/Filling.svelte";
   import Fold from "../stages/Fold.svelte";
-  import DoughFeel from "../stages/dough/Feel.svelte";
   import Pan from "../stages/Pan.svelte";
   import Roll from "../stages/Roll.svelte";
   import Sheet from "../stages/Sheet.svelte";
@@ -49,6 +49,10 @@
   const sheet = $derived(batch.sheet);
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
   const notKept = $derived(keepingWords(batch.keeping, batch.keepingTrouble));
+  // Heights of the tray and of what is done in it; over and under that it has some room, pixels.
+  const PADDING = 24;
+  let tray = $state(0);
+  let work = $state(0);
   let missing = $state(false);
   let trouble = $state.raw<Why | null>(null);
 
@@ -99,7 +103,6 @@
     seen = batch.takenUp;
   });
 
-  const notes = $derived(sheet?.notes.filter((n) => n.stage === batch.open) ?? []);
   const belongs = (field: string) =>
     (({ start: "dough", ladle: "balls" })[field.split(".")[0] ?? ""] ?? field.split(".")[0]) === batch.open;
   // Refusals that belong to no dial on the open bench are said above it.
@@ -119,9 +122,9 @@
     value={batch.open}
     onValueChange={(v) => (batch.open = v as Stratum)}
     orientation="vertical"
-    class="grid h-full grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[290px_minmax(0,1fr)] lg:content-stretch"
+    class="grid grid-cols-[minmax(0,1fr)] content-start max-lg:tall:h-[calc(100dvh-var(--spacing-bar))] max-lg:tall:grid-rows-[auto_minmax(0,1fr)] max-lg:tall:content-stretch lg:h-full lg:grid-cols-[290px_minmax(0,1fr)] lg:content-stretch"
   >
-    <section class="flex min-h-0 min-w-0 flex-col px-3 pt-3 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()}>
+    <section class="flex min-h-0 min-w-0 flex-col px-3 pt-1.5 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()}>
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
       <span class="-my-2 flex items-center">
         <input
@@ -133,9 +136,10 @@
           aria-invalid={batch.refusalOf("name") ? "true" : undefined}
         />
         <Pencil size={16} class="me-3 shrink-0 text-mute peer-focus:hidden" aria-hidden="true" />
+        {#if narrow.current}<BatchActions />{/if}
       </span>
       {#if batch.refusalOf("name")}<p class="refusal">{m.refuse_name()}</p>{/if}
-      <p class="mt-0.5 mb-2 text-fine text-mute">
+      <p class="mt-0.5 mb-1 text-fine text-mute lg:mb-2">
         {#if sheet}{m.pieces_of({ count: sheet.balls.count, across: amount(sheet.roll.across, "mm") })}{/if}
         <span data-testid="keeping" data-keeping={batch.keeping}>
           · {batch.keeping === "kept" && batch.keptAt
@@ -151,37 +155,35 @@
       </p>
 
       <Column />
-      <BatchActions />
+      {#if !narrow.current}<BatchActions />{/if}
     </section>
 
     <section
-      class="tray mx-3 my-3 flex min-h-0 min-w-0 flex-col lg:overflow-hidden lg:my-4 lg:ms-0 lg:me-5"
+      class="tray mx-3 my-2 flex min-h-0 min-w-0 flex-col tall:overflow-hidden lg:my-4 lg:ms-0 lg:me-5 lg:overflow-hidden"
       aria-label={m.the_bench()}
+      bind:clientHeight={tray}
       style={sheet?.section.look ? doughTokens(sheet.section.look.dough) : undefined}
     >
       {#if sheet}
-        <Tabs.Content value={batch.open} class="relative min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4 sm:px-5.5" tabindex={-1}>
-          <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">
-            <h1 class="text-title leading-tight font-bold tracking-tight">{stratumName(batch.open, sheet)}</h1>
-            <p class="text-mute">{sayingOf(batch.open, sheet, batch.clock)}</p>
-          </div>
-          <Trouble trouble={batch.trouble} again={() => batch.again()} />
-          {#each astray as refusal (refusal.field + refusal.code)}
-            <p class="refusal mb-1" data-testid="astray">
-              {placeOf(refusal.field)}: {say(refusal)}
-            </p>
-          {/each}
-          <div class="grid gap-x-6 gap-y-5 {batch.wide ? '' : 'lg:grid-cols-[minmax(0,1fr)_292px]'}">
-            <div class="min-w-0"><Bench spec={batch.spec} {sheet} /></div>
-            {#if !batch.wide}
-              <aside class="min-w-0 {batch.open === 'dough' ? 'lg:pt-3' : ''}">
-                {#if batch.open === "dough"}<DoughFeel spec={batch.spec} {sheet} />{/if}
-                <div class:stale={batch.refusals.length > 0}><Watch {notes} /></div>
-              </aside>
-            {/if}
+        <Tabs.Content value={batch.open} class="relative min-h-0 overflow-y-auto px-4 pt-3 pb-3 sm:px-5.5" tabindex={-1}>
+          <div bind:offsetHeight={work}>
+            <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">
+              <h1 class="text-title leading-tight font-bold tracking-tight">{stratumName(batch.open, sheet)}</h1>
+              <p class="text-mute">{sayingOf(batch.open, sheet, batch.clock)}</p>
+            </div>
+            <Trouble trouble={batch.trouble} again={() => batch.again()} />
+            {#each astray as refusal (refusal.field + refusal.code)}
+              <p class="refusal mb-1" data-testid="astray">
+                {placeOf(refusal.field)}: {say(refusal)}
+              </p>
+            {/each}
+            <Bench spec={batch.spec} {sheet} />
           </div>
         </Tabs.Content>
-        <Cut {sheet} />
+        <div class="sticky bottom-0 flex flex-1 shrink-0 flex-col rounded-b-tray">
+          {#if narrow.current}<WatchLine notes={batch.watched} stale={batch.refusals.length > 0} />{/if}
+          <Cut {sheet} room={tray - work - PADDING} />
+        </div>
       {:else}
         <div class="p-5"><Trouble trouble={batch.trouble} again={() => batch.again()} /></div>
         <p class="p-8 text-mute">{batch.refusals[0] ? say(batch.refusals[0]) : m.working_it_out()}</p>

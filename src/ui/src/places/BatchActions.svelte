@@ -1,4 +1,6 @@
 <script lang="ts">
+  import BookOpen from "@lucide/svelte/icons/book-open";
+  import Ellipsis from "@lucide/svelte/icons/ellipsis";
   import FileText from "@lucide/svelte/icons/file-text";
   import NotebookPen from "@lucide/svelte/icons/notebook-pen";
   import { push } from "svelte-spa-router";
@@ -9,6 +11,8 @@
   import { batch } from "../bench/bench.svelte";
   import { newId } from "../ids";
   import { m } from "../paraglide/messages";
+  import Menu from "../parts/Menu.svelte";
+  import { narrow } from "../narrow";
   import { toaster, told } from "../toast.svelte";
   import { breadRow, keepOver } from "../versions/elsewhere.svelte";
 
@@ -26,6 +30,10 @@
         if (id === batch.breadId && (data || trouble?.kind === "missing")) bread = data;
       });
   });
+
+  const recipe = $derived(same ? m.make_recipe() : m.make_bread());
+  let open = $state(false);
+  let opener = $state<HTMLElement>();
 
   async function log() {
     if (await batch.keep()) await push(`/log/new/${batch.id}`);
@@ -82,8 +90,31 @@
     });
 </script>
 
-<div class="mt-3 grid grid-cols-2 gap-2 lg:pe-4">
-  <a class="button px-2 text-small" href="#/card"><FileText size={18} aria-hidden="true" />{m.batch_card()}</a>
-  <button class="button strong px-2" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
-  <button class="button col-span-2 px-2 text-small" onclick={() => void makeRecipe()}>{same ? m.make_recipe() : m.make_bread()}</button>
-</div>
+{#if narrow.current}
+  <button
+    bind:this={opener}
+    class="button plain shrink-0 px-3"
+    onclick={() => (open = true)}
+    aria-haspopup="menu"
+    aria-expanded={open}
+    aria-label={m.batch_actions()}><Ellipsis size={20} aria-hidden="true" /></button
+  >
+  {#if open && opener}
+    <Menu
+      label={m.batch_actions()}
+      beside={opener}
+      items={[
+        { icon: FileText, label: m.batch_card(), go: () => void push("/card") },
+        { icon: NotebookPen, label: m.log_it(), go: () => void log() },
+        { icon: BookOpen, label: recipe, go: () => void makeRecipe() },
+      ]}
+      onclose={() => (open = false)}
+    />
+  {/if}
+{:else}
+  <div class="mt-3 grid grid-cols-2 gap-2 pe-4">
+    <a class="button px-2 text-small" href="#/card"><FileText size={18} aria-hidden="true" />{m.batch_card()}</a>
+    <button class="button strong px-2" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
+    <button class="button col-span-2 px-2 text-small" onclick={() => void makeRecipe()}>{recipe}</button>
+  </div>
+{/if}

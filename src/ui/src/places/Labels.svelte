@@ -91,7 +91,7 @@
       {#each refusals.filter((r) => r.field !== "packet.each") as r (r.field)}<p class="refusal">{say(r)}</p>{/each}
     </div>
     {#if sheet}
-      <ul class="labels grid gap-2 sm:grid-cols-2 print:grid-cols-2 print:gap-0" data-testid="labels">
+      <ul class="labels grid grid-cols-[minmax(0,1fr)] gap-2 sm:grid-cols-2 print:grid-cols-2 print:gap-0" data-testid="labels">
         {#each labels as lot, i (i)}
           <li
             class="flex flex-col rounded-xl border-2 border-rim bg-white p-3 text-fine leading-snug print:rounded-none print:border print:border-dashed"

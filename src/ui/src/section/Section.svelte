@@ -53,9 +53,9 @@
   export const taller = () => drawing?.taller ?? 0;
 </script>
 
-<div bind:clientWidth={width} style:height="{height}px" class="w-full" data-testid="section">
+<div bind:clientWidth={width} style:height="{height}px" class="relative w-full" data-testid="section">
   {#if drawing}
-    <svg {width} {height} role="img" aria-label={m.section_of({ what: label })} class:melts>
+    <svg {width} {height} class="absolute start-0 top-0" role="img" aria-label={m.section_of({ what: label })} class:melts>
       {#each strokes as { key, is, kind, d, fill, stroke, width: wide, dash } (key)}
         <path
           {d}

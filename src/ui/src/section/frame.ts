@@ -62,15 +62,13 @@ export type ScaleOf = Pick<Section, "across" | "thickness">;
 export function frameOf(section: Section, w: number, h: number, baked?: Baked | null, scaleOf?: ScaleOf): Frame {
   const stack = heightOf(section, baked);
   const scaled = scaleOf ?? { across: section.across, thickness: stack };
-  // A ball is as round as it is: its height decides.
-  const perMillimetre = section.ball ? Math.min(w - 4, h - 12) / scaled.across : (w - 4) / scaled.across;
-  const taller = section.ball
-    ? 1
-    : (TALLER.findLast((t) => t * perMillimetre * scaled.thickness <= h - 12) ?? (h - 12) / (perMillimetre * scaled.thickness));
+  // Nothing is drawn flatter than it is: what is too thick for its box is drawn less wide.
+  const perMillimetre = Math.min((w - 4) / scaled.across, (h - 12) / scaled.thickness);
+  const taller = section.ball ? 1 : (TALLER.findLast((t) => t * perMillimetre * scaled.thickness <= h - 12) ?? 1);
   const scale = taller * perMillimetre;
   const base = (h + stack * scale) / 2;
   const long = perMillimetre * section.across;
-  const left = section.ball ? (w - long) / 2 : MARGIN;
+  const left = scaleOf ? MARGIN : (w - long) / 2;
   const rim = section.ball ? long / 2 : Math.min(Math.max(stack * scale * 0.45, 8), 30);
   const least = Math.min(...section.leaves) * scale;
   const fine = section.leaves.length + section.contacts.length > FINE;

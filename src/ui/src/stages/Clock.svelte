@@ -1,6 +1,5 @@
 <script lang="ts">
   import Trouble from "../parts/Trouble.svelte";
-  import { onDestroy } from "svelte";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import BenchTabs from "./BenchTabs.svelte";
@@ -10,14 +9,12 @@
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();
-  batch.wide = true;
-  onDestroy(() => (batch.wide = false));
   const tabs = [
-    { value: "timetable", label: m.tab_timetable(), part: Timetable },
-    { value: "kitchen", label: m.tab_kitchen(), part: Kitchen },
-    { value: "times", label: m.tab_step_times(), part: Hands },
+    { value: "timetable", label: m.tab_timetable(), part: Timetable, wide: true },
+    { value: "kitchen", label: m.tab_kitchen(), part: Kitchen, wide: true },
+    { value: "times", label: m.tab_step_times(), part: Hands, wide: true },
   ];
 </script>
 
 <Trouble trouble={batch.clockTrouble} again={() => batch.again()} />
-<BenchTabs label={m.clock_parts()} {tabs} {spec} {sheet} onopen={() => (batch.wide = true)} />
+<BenchTabs label={m.clock_parts()} {tabs} {spec} {sheet} />

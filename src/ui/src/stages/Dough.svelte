@@ -1,6 +1,7 @@
 <script lang="ts">
   import { m } from "../paraglide/messages";
   import BenchTabs from "./BenchTabs.svelte";
+  import Feel from "./dough/Feel.svelte";
   import Cost from "./dough/Cost.svelte";
   import Mix from "./dough/Mix.svelte";
   import Puree from "./dough/Puree.svelte";
@@ -16,4 +17,4 @@
   ]);
 </script>
 
-<BenchTabs label={m.dough_parts()} {tabs} {spec} {sheet} />
+<BenchTabs label={m.dough_parts()} {tabs} beside={Feel} {spec} {sheet} />

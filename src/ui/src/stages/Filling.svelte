@@ -7,6 +7,7 @@
   import Amounts from "./filling/Amounts.svelte";
   import Making from "./filling/Making.svelte";
   import Wall from "./filling/Wall.svelte";
+  import Laid from "./Laid.svelte";
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();
@@ -28,8 +29,10 @@
 {#if spec.filling && sheet.filling}
   <BenchTabs label={m.filling_parts()} {tabs} {spec} {sheet} />
 {:else if !spec.filling}
-  <p class="max-w-lg">{m.stuff_how()}</p>
-  <button class="button strong mt-3" onclick={stuff}>
-    <Salad size={18} aria-hidden="true" />{m.stuff_it()}
-  </button>
+  <Laid>
+    <p class="max-w-lg">{m.stuff_how()}</p>
+    <button class="button strong mt-3" onclick={stuff}>
+      <Salad size={18} aria-hidden="true" />{m.stuff_it()}
+    </button>
+  </Laid>
 {/if}

@@ -1,6 +1,4 @@
 <script lang="ts">
-  import { onDestroy } from "svelte";
-  import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import BenchTabs from "./BenchTabs.svelte";
   import Compare from "./fold/Compare.svelte";
@@ -11,14 +9,13 @@
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();
-  onDestroy(() => (batch.wide = false));
   const tabs = [
-    { value: "program", label: m.tab_program(), part: Program },
-    { value: "compare", label: m.tab_compare(), part: Compare },
-    { value: "find", label: m.tab_find(), part: Find },
-    { value: "hands", label: m.tab_hands(), part: Hands },
-    { value: "practice", label: m.tab_practice(), part: Practice },
+    { value: "program", label: m.tab_program(), part: Program, own: true },
+    { value: "compare", label: m.tab_compare(), part: Compare, wide: true },
+    { value: "find", label: m.tab_find(), part: Find, wide: true },
+    { value: "hands", label: m.tab_hands(), part: Hands, wide: true },
+    { value: "practice", label: m.tab_practice(), part: Practice, wide: true },
   ];
 </script>
 
-<BenchTabs label={m.fold_parts()} {tabs} {spec} {sheet} onopen={(tab) => (batch.wide = tab !== "program")} />
+<BenchTabs label={m.fold_parts()} {tabs} {spec} {sheet} />

@@ -1,8 +1,11 @@
 <script lang="ts">
-  import { MediaQuery } from "svelte/reactivity";
+  import ChevronDown from "@lucide/svelte/icons/chevron-down";
+  import ChevronUp from "@lucide/svelte/icons/chevron-up";
   import type { BatchSheet } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import { phone } from "../../narrow";
+  import Toggle from "../../parts/Toggle.svelte";
   import Closer from "../../section/Closer.svelte";
   import { cutAt, thicknessOf } from "../../section/cuts";
   import FromAbove from "../../section/FromAbove.svelte";
@@ -12,28 +15,32 @@
   import InBall from "./InBall.svelte";
 
   /** The bread cut through, under every bench, as it is at this point of the work. */
-  let { sheet }: { sheet: BatchSheet } = $props();
-  const narrow = new MediaQuery("(max-width: 1023px)");
-  // The dough's ledger wants the room; the bread is drawn lower there.
-  const height = $derived(
-    narrow.current || ["dough", "pan", "clock"].includes(batch.open) || batch.wide
-      ? 76
-      : ["fold", "filling", "roll"].includes(batch.open)
-        ? 116
-        : 134,
-  );
+  interface Props {
+    sheet: BatchSheet;
+    /** What the bench leaves, pixels. */
+    room: number;
+  }
+  let { sheet, room: left }: Props = $props();
+  // With less than this it is one line: a drawing and its buttons.
+  const ONE_LINE = 108;
+  // It gives way to the bench down to a strip, and takes what the bench leaves; pulled up it is tall whatever the bench wants.
+  const TALL = 300;
+  let pulled = $state(false);
+  let room = $state(0);
+  const strip = $derived((phone.current || left < ONE_LINE) && !pulled);
+  const height = $derived(Math.min(room, TALL));
   const cut = $derived(cutAt(sheet, batch.open, batch.shown, batch.tab));
   let drawing = $state<Section>();
 </script>
 
 <section
-  class="sticky bottom-0 rounded-b-tray rim-t bg-white px-4 pt-1.5 pb-2 sm:px-5.5"
+  class="flex flex-1 rounded-b-tray rim-t bg-white px-4 sm:px-5.5 {strip ? 'items-center gap-2 py-1' : 'flex-col pt-0.5 pb-2'}"
   class:stale={batch.refusals.length > 0}
   aria-label={m.section()}
   data-section-of={cut.of}
 >
-  <div class="mb-0.5 flex flex-wrap items-baseline justify-between gap-x-4 text-fine text-mute">
-    <span>
+  <div class="flex justify-between gap-x-4 text-fine text-mute {strip ? 'order-2' : 'mb-0.5 flex-wrap items-baseline'}">
+    <span class={strip ? "sr-only" : ""}>
       <b class="me-1 text-body text-ink">{m.section()}</b>
       <b class="text-ink">{cutName[cut.of]({ number: (cut.step ?? 0) + 1 })}</b>
       {#if cut.of === "ball"}{m.cut_across({ across: amount(cut.section.across, "mm") })}{:else}{m.section_size({
@@ -43,7 +50,7 @@
       {#if cut.of !== "ball"}<span class="max-sm:hidden">{drawnScale(drawing?.taller() ?? 0)}</span>{/if}
     </span>
     <span class="flex items-center gap-2 font-semibold">
-      {#if !["ball", "sheet", "step"].includes(cut.of)}
+      {#if !strip && !["ball", "sheet", "step"].includes(cut.of)}
         <span>
           {#if sheet.filling}{m.section_wall({
               wall: amount(sheet.filling.parcel.wall, "mm"),
@@ -57,16 +64,21 @@
             >{/if}{#if sheet.fold.patchy}, <span class="text-ghee-deep">{m.patchy({ count: sheet.fold.patchy })}</span>{/if}
         </span>
       {/if}
+      <Toggle class="button plain px-3" pressed={pulled} onpress={() => (pulled = !pulled)} aria-label={m.section_taller()}>
+        {#if pulled}<ChevronDown size={18} aria-hidden="true" />{:else}<ChevronUp size={18} aria-hidden="true" />{/if}
+      </Toggle>
       <Closer {cut} name={batch.name} />
     </span>
   </div>
-  <div class="flex items-center gap-3">
-    {#if cut.of === "ball"}
-      <div class="shrink-0" style:width="{height}px"><Section bind:this={drawing} section={cut.section} {height} /></div>
-      <InBall portions={sheet.dough.portions} mass={sheet.dough.start.ball} />
-    {:else}
-      <div class="min-w-0 flex-1"><Section bind:this={drawing} section={cut.section} baked={cut.baked} {height} /></div>
-      <FromAbove {sheet} {cut} size={height} />
-    {/if}
+  <div class="relative flex-1 {strip ? 'h-11' : ''} {pulled ? 'min-h-60' : 'min-h-11'}" bind:clientHeight={room}>
+    <div class="absolute inset-0 flex items-center gap-3">
+      {#if height && cut.of === "ball"}
+        <div class="shrink-0" style:width="{height}px"><Section bind:this={drawing} section={cut.section} {height} /></div>
+        <InBall portions={sheet.dough.portions} mass={sheet.dough.start.ball} size={strip ? "bar" : height > 120 ? "tall" : "small"} />
+      {:else if height}
+        <div class="min-w-0 flex-1"><Section bind:this={drawing} section={cut.section} baked={cut.baked} {height} /></div>
+        <FromAbove {sheet} {cut} size={height} />
+      {/if}
+    </div>
   </div>
 </section>

@@ -63,7 +63,7 @@
   }
 </script>
 
-<div class="grid gap-3">
+<div class="grid gap-1.5">
   <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
     <div class="w-full sm:w-82.5"><Choice label={m.clock_by()} value={clock.by} options={by} onchange={(v) => put({ by: v })} /></div>
     {#if clock.by !== "soonest"}
@@ -90,7 +90,7 @@
     {#if report.breaches.length > 0}
       <ul class="grid gap-1" data-testid="breaches">
         {#each report.breaches as b, i (i)}
-          <li class="{breachTone(b)} text-body font-semibold" data-breach={b.code}>
+          <li class="{breachTone(b)} text-small leading-tight font-semibold" data-breach={b.code}>
             {breachWords(b)}{view.names.length > 1 && b.bread != null ? ` (${view.names[b.bread]})` : ""}
           </li>
         {/each}
@@ -105,24 +105,26 @@
       {#if followed}<b>{beside(m.piece_number({ number: followed.number }), view.names.length > 1 && view.names[followed.bread])}</b> ·
         {lifeWords(view, followed)}{/if}
     </p>
-    <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-      <p class="text-small text-mute">
+    <div class="flex flex-wrap items-center justify-between gap-x-3">
+      <p class="min-w-0 flex-1 text-fine leading-tight text-mute">
         {#if !followed}
           {m.follow_how()}
           {#if view.sheet.pans.some((p) => p.wiped)}{m.key_wiped()}{/if}
           {#if view.names[1]}{m.key_second({ bread: view.names[1] })}{/if}
         {/if}
       </p>
-      <span class="flex flex-wrap gap-1">
-        <button class="button plain" onclick={() => (close = !close)}>{close ? m.show_whole() : m.show_roasting()}</button>
-        <button class="button plain" onclick={() => void calendar(true)}
+      <span class="flex flex-wrap">
+        <button class="button plain px-2.5" onclick={() => (close = !close)}>{close ? m.show_whole() : m.show_roasting()}</button>
+        <button class="button plain px-2.5" onclick={() => void calendar(true)}
           ><CalendarClock size={17} aria-hidden="true" />{m.alarms_file()}</button
         >
-        <button class="button plain" onclick={() => void calendar(false)}
+        <button class="button plain px-2.5" onclick={() => void calendar(false)}
           ><CalendarClock size={17} aria-hidden="true" />{m.service_file()}</button
         >
-        <a class="button plain" href="#/timetable"><Printer size={17} aria-hidden="true" />{m.print_timetable()}</a>
-        <button class="button strong" onclick={() => void toTheStove()}><Flame size={18} aria-hidden="true" />{m.to_the_stove()}</button>
+        <a class="button plain px-2.5" href="#/timetable"><Printer size={17} aria-hidden="true" />{m.print_timetable()}</a>
+        <button class="button strong ms-1" onclick={() => void toTheStove()}
+          ><Flame size={18} aria-hidden="true" />{m.to_the_stove()}</button
+        >
       </span>
     </div>
     <WhatIfs {spec} {sheet} {view} />

@@ -8,11 +8,12 @@
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
   import { buys, span, whatIfName } from "../../words/clock";
-  import { amount, listed } from "../../words/format";
+  import { amount, beside, listed } from "../../words/format";
   import type { StageProps } from "../props";
   import { clockOf } from "./spec";
 
   /** What holds the service up, and what a change would buy: each one planned. */
+  const id = $props.id();
   let { spec, view }: StageProps & { view: ClockView } = $props();
   let all = $state.raw<WhatIfSheet[]>([]);
   // The changes each would make are laid into the batch as it was then: after another change they are asked for anew.
@@ -65,7 +66,7 @@
         ? m.held_by_pans({ hands: amount(report.handsEach, "s"), pans: amount(report.panEach, "s") })
         : m.held_by_rests({ chain: span(report.chain) })}
   </h2>
-  <p class="text-small leading-tight text-mute">
+  <p class="text-fine leading-tight text-mute">
     {m.bound_says({
       bound: span(report.bound),
       lead: span(view.sheet.lead),
@@ -74,24 +75,30 @@
     })}
   </p>
   <Trouble {trouble} again={ask} />
-  <ul class="mt-1 grid gap-x-6 sm:grid-cols-2 xl:grid-cols-3" data-testid="what-ifs">
+  <ul class="mt-1 grid gap-x-3 sm:grid-cols-2 xl:grid-cols-3" data-testid="what-ifs">
     {#each all as w (w.what)}
-      <li class="flex min-h-11 items-center justify-between gap-3 border-t border-line py-0.5" data-what={w.what}>
-        <span class="leading-tight"
-          ><b>{whatIfName[w.what]()}</b>
-          {#if late && w.enough}<span class="inline-flex items-center gap-1 font-semibold text-leaf"
-              ><Check size={15} aria-hidden="true" />{m.would_do()}</span
-            >{/if}
-          <span class="block text-small text-mute"
-            >{listed(buys(w, forwards))} · {m.an_hour({ count: w.perHour })}{#if report.breaches.length > 0 && w.breaches === 0}
-              · <b class="text-leaf">{m.keeps_limits()}</b>{/if}</span
-          ></span
-        >
+      <li class="border-t border-line" data-what={w.what}>
         <button
-          class="button plain px-2.5 whitespace-nowrap"
+          class="flex min-h-11 w-full items-center justify-between gap-2 rounded-inner py-0.5 text-start leading-tight hover:bg-steel"
           onclick={() => void take(w)}
-          aria-label={m.take_what_if({ what: whatIfName[w.what]() })}>{m.take_it()}</button
+          aria-label={m.take_what_if({ what: whatIfName[w.what]() })}
+          aria-describedby="{id}-{w.what}"
         >
+          <span id="{id}-{w.what}">
+            <b>{whatIfName[w.what]()}</b>
+            {#if late && w.enough}<span class="inline-flex items-center gap-1 font-semibold text-leaf"
+                ><Check size={15} aria-hidden="true" />{m.would_do()}</span
+              >{/if}
+            <span class="block text-fine text-mute"
+              >{beside(
+                listed(buys(w, forwards)),
+                w.perHour !== Math.round(report.perHour) && m.an_hour({ count: w.perHour }),
+              )}{#if report.breaches.length > 0 && w.breaches === 0}
+                · <b class="text-leaf">{m.keeps_limits()}</b>{/if}</span
+            >
+          </span>
+          <span class="shrink-0 font-head text-small font-semibold text-rim" aria-hidden="true">{m.take_it()}</span>
+        </button>
       </li>
     {/each}
   </ul>

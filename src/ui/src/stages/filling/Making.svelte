@@ -33,10 +33,10 @@
 </script>
 
 <Verdict {made} />
-<div class="flex flex-wrap gap-x-1 gap-y-2" role="group" aria-label={m.ladder()}>
+<div class="flex flex-wrap gap-x-1 gap-y-1" role="group" aria-label={m.ladder()}>
   {#each groups as group (group.where)}
     {@const { where } = group}
-    <section aria-label={group.name}>
+    <section aria-label={group.name} style:--color-filling={group.hue}>
       <h2 class="text-small font-bold">{group.name}</h2>
       <Steps ladder={making.ladder(where)} steps={group.steps} wide="w-16" open={making.at(where)} onopen={(at) => making.press(where, at)}>
         {#snippet first()}
@@ -84,8 +84,10 @@
       </Steps>
     </section>
   {/each}
+  <!-- Beside what is all together while nothing is being changed there. -->
+  {#if !open}<div class="min-w-66 flex-1 ps-3"><Season {spec} {sheet} /></div>{/if}
 </div>
-<BarKey />
+<div style:--color-filling={sheet.section.look?.filling?.hue}><BarKey /></div>
 <Astray besides={making.inSight} />
 
 <div class="mt-2">
@@ -119,8 +121,6 @@
       buy={made.parts[at]?.buy ?? 0}
       onremove={filling.parts.length > 1 ? () => making.removePart(at) : undefined}
     />
-  {:else}
-    <Season {spec} {sheet} />
   {/if}
 </div>
 

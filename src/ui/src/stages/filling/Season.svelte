@@ -12,7 +12,7 @@
   const made = $derived(sheet.filling!);
 </script>
 
-<div class="grid gap-x-6 gap-y-2 sm:grid-cols-2">
+<div class="grid gap-x-6 gap-y-2">
   <div>
     <Dial
       label={m.salt_wanted()}

@@ -11,6 +11,8 @@ import { pathOf, stepsOf, type Where } from "./steps";
 interface Group {
   where: Where;
   name: string;
+  /** Of its solids. */
+  hue: string | undefined;
   start: FillingState;
   rows: NonNullable<BatchSheet["filling"]>["rows"];
   steps: FillingStep[];
@@ -39,9 +41,16 @@ export class Making {
     const { parts, together } = this.filling;
     return [
       ...this.made.parts.flatMap((p, i) =>
-        parts[i] ? [{ where: i, name: shortName(p.id), start: p.start, rows: p.rows, steps: parts[i].steps }] : [],
+        parts[i] ? [{ where: i, name: shortName(p.id), hue: p.hue, start: p.start, rows: p.rows, steps: parts[i].steps }] : [],
       ),
-      { where: "together", name: m.all_together(), start: this.made.together, rows: this.made.rows, steps: together },
+      {
+        where: "together",
+        name: m.all_together(),
+        hue: this.sheet().section.look?.filling?.hue,
+        start: this.made.together,
+        rows: this.made.rows,
+        steps: together,
+      },
     ];
   }
   /** The heaviest it ever is: what the bars are drawn against. */

@@ -17,15 +17,6 @@
   }
   let { step, at, count, onmove, onremove }: Props = $props();
   const path = $derived(`fold.steps[${at}]`);
-  const hows: Partial<Record<FoldStep["kind"], () => string>> = {
-    half: m.half_how,
-    letter: m.letter_how,
-    gate: m.gate_how,
-    matRoll: m.mat_roll_how,
-    coil: m.coil_how,
-    pinch: m.pinch_how,
-  };
-  const how = $derived(hows[step.kind]?.());
   const faces = [
     { value: "top" as const, label: m.laid_top() },
     { value: "board" as const, label: m.laid_board() },
@@ -125,6 +116,5 @@
     {:else if step.kind === "rest"}
       {@render dial(m.step_rest_time(), "time", step.time, 5, "min", 60, (v) => (step.time = v))}
     {/if}
-    {#if how}<p class="py-1.5 text-small text-mute">{how}</p>{/if}
   </div>
 </div>
