@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { type Bench, expect, test } from "./kitchen";
+import { showPans } from "./service";
 
 const larder = (page: Page) => page.goto(`${new URL(page.url()).origin}/#/larder`);
 const bread = async (page: Page, what: string) => {
@@ -168,6 +169,7 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
       await bench.open("Clock");
       await page.getByRole("button", { name: "To the stove" }).click();
       await page.getByTestId("belt").waitFor();
+      await showPans(page);
       await page.getByRole("button", { name: /^Lay 1/ }).click();
       await page.getByRole("button", { name: /^Turn/ }).waitFor();
     },

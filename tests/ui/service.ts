@@ -36,6 +36,14 @@ export async function begin(
 export async function openStove(page: Page, kitchen: Kitchen, id: string) {
   await page.goto(`${kitchen.address}/#/stove/${id}`);
   await expect(page.getByTestId("belt")).toBeVisible();
+  await showPans(page);
 }
 
 export const pan = (page: Page, number: number) => page.getByRole("region", { name: `Pan ${number}`, exact: true });
+
+/** Long before the first piece the pans are one line: it is pressed open, once it is known whether they are. */
+export async function showPans(page: Page) {
+  const line = page.getByTestId("pans-line").getByRole("button");
+  await expect(line.or(page.locator("[data-pan]").first()).or(page.locator(".shows-hands")).first()).toBeVisible();
+  if (await line.isVisible()) await line.click();
+}

@@ -5,7 +5,7 @@ import { pieceName, taskWords } from "../words/stove";
 import { bell, voice } from "./bell.svelte";
 
 /** What a screen is there for. */
-export type Shows = "all" | "pans" | "hands";
+export type Shows = "all" | "pans" | "hands" | `hands-${number}`;
 
 interface Thing {
   key: string;
@@ -14,8 +14,11 @@ interface Thing {
   words: string;
 }
 
-/** Stays that will be over, and work that hands wait for. */
-export function dueOf(sheet: StoveSheet, bench: StoveTask | null, shows: Shows): Thing[] {
+/**
+ * Stays that will be over, and work that hands wait for.
+ * @param benches what each pair of hands of this screen does next
+ */
+export function dueOf(sheet: StoveSheet, benches: StoveTask[], shows: Shows): Thing[] {
   const stays = sheet.pans.flatMap((pan) =>
     pan.places.flatMap((p) => {
       if (p.due == null) return [];
@@ -23,10 +26,12 @@ export function dueOf(sheet: StoveSheet, bench: StoveTask | null, shows: Shows):
       return [{ key: `${pan.pan}-${p.place}-${p.numbers[0]}-${p.turns}`, at: p.due, words: (p.lift ? m.say_lift : m.say_turn)({ piece }) }];
     }),
   );
-  const work = bench
-    ? [{ key: `hands-${bench.work}-${bench.bread}-${bench.number}`, at: bench.at, words: m.say_now({ what: taskWords(sheet, bench) }) }]
-    : [];
-  return [...(shows === "hands" ? [] : stays), ...(shows === "pans" ? [] : work)];
+  const work = benches.map((bench) => ({
+    key: `hands-${bench.work}-${bench.bread}-${bench.number}`,
+    at: bench.at,
+    words: m.say_now({ what: taskWords(sheet, bench) }),
+  }));
+  return [...(shows.startsWith("hands") ? [] : stays), ...work];
 }
 
 // What was over already when the screen came does not ring for itself.

@@ -2,18 +2,24 @@ import { onDestroy } from "svelte";
 import type { StoveSheet, StoveTask } from "../api/types";
 
 const SETTLES_MS = 300;
-/** The one spot that is no pan. */
-export const HANDS = "hands";
+/** A pair of hands at the bench, by name. */
+export const handsOf = (person: number): string => `hands-${person}`;
 
 /** A place on a pan, by name. */
 export const spotOf = (pan: number, place: number): string => `${pan}-${place}`;
 
-/** What stands at each spot of the stove, so that it tells whether something else came there. */
-export const standsOf = (sheet: StoveSheet, bench: StoveTask | null): (readonly [spot: string, stands: string])[] => [
+/**
+ * What stands at each spot of the stove, so that it tells whether something else came there.
+ * @param benches what each pair of hands does next
+ */
+export const standsOf = (
+  sheet: StoveSheet,
+  benches: { person: number; next: StoveTask | null }[],
+): (readonly [spot: string, stands: string])[] => [
   ...sheet.pans.flatMap((pan) =>
     pan.places.map((p) => [spotOf(pan.pan, p.place), `${p.bread}-${p.numbers[0] ?? p.next?.number}-${p.turns}`] as const),
   ),
-  [HANDS, bench ? `${bench.work}-${bench.bread}-${bench.number}-${bench.chore}` : ""] as const,
+  ...benches.map(({ person, next }) => [handsOf(person), next ? `${next.work}-${next.bread}-${next.number}-${next.chore}` : ""] as const),
 ];
 
 /** What changed under the finger, by this screen or another, takes no press for a moment: nobody meant it. */

@@ -6,12 +6,11 @@ import { amount, listed } from "./format";
 import { stepWords } from "./mixing";
 import { shortWithin } from "./names/items";
 
-/** `0:18` to go, `+0:12` over, `1:04:10` from an hour up. */
+/** `0:18` to go, `+0:12` over; from an hour up in hours and minutes. */
 export function countdown(seconds: number): string {
   const s = Math.abs(seconds >= 0 ? Math.ceil(seconds) : Math.floor(seconds));
   const two = (n: number) => String(n).padStart(2, "0");
-  const text =
-    s >= 3600 ? `${Math.floor(s / 3600)}:${two(Math.floor(s / 60) % 60)}:${two(s % 60)}` : `${Math.floor(s / 60)}:${two(s % 60)}`;
+  const text = s >= 3600 ? span(s) : `${Math.floor(s / 60)}:${two(s % 60)}`;
   return seconds < 0 && s > 0 ? `+${text}` : text;
 }
 

@@ -41,10 +41,10 @@
 <footer class="belt" aria-label={m.the_belt()} data-testid="belt">
   {#each groups as group (group.at)}
     <button class="lane" data-group={group.at} onclick={() => ((open = group.at), (picked = null))}>
-      <span class="mb-2 block text-body font-semibold text-night-mute"
+      <span class="block text-body font-semibold whitespace-nowrap text-night-mute sm:mb-2"
         >{m.belt_group({ at: pieceAtName[group.at](), count: number(group.pieces.length, 0) })}</span
       >
-      <span class="flex flex-wrap gap-1.5">
+      <span class="flex flex-wrap gap-1.5 max-sm:hidden">
         {#each group.pieces.slice(0, MOST) as piece (`${piece.bread}-${piece.number}`)}
           <span
             class="piece"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Ellipsis from "@lucide/svelte/icons/ellipsis";
   import Hourglass from "@lucide/svelte/icons/hourglass";
   import type { PressBody, StovePan, StovePlace, StoveSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
@@ -12,7 +13,6 @@
     sheet: StoveSheet;
     pan: StovePan;
     now: number;
-    size: number;
     /** The key of each place; nothing where there are more places than keys. */
     keyOf: (place: number) => string | undefined;
     /** What the space bar would press now. */
@@ -22,7 +22,7 @@
     settled: (press: Press) => boolean;
     onpress: (press: Press) => void;
   }
-  let { sheet, pan, now, size, keyOf, next, waits, settled, onpress }: Props = $props();
+  let { sheet, pan, now, keyOf, next, waits, settled, onpress }: Props = $props();
   let more = $state(false);
 
   const lying = $derived(pan.places.find((p) => p.bread != null));
@@ -46,7 +46,8 @@
 </script>
 
 {#snippet menu()}
-  <Pop bind:open={more} label={m.more_of_pan()} triggerClass="act plain" class="stove-menu">
+  <Pop bind:open={more} label={m.more_of_pan()} triggerClass="act plain more" class="stove-menu">
+    {#snippet trigger()}<Ellipsis size={24} aria-hidden="true" /><span>{m.more_of_pan()}</span>{/snippet}
     {#if lying}
       {@const piece = { bread: lying.bread!, number: lying.numbers[0]! }}
       {@const name = pieceName(sheet, piece.bread, piece.number)}
@@ -70,43 +71,47 @@
 {/snippet}
 
 <section class="pan" class:gone={pan.gone} aria-label={m.pan_lane({ number: pan.pan + 1 })} data-pan={pan.pan}>
-  <h2 class="flex flex-wrap justify-between gap-x-3 text-big font-semibold">
+  <h2 class="flex flex-wrap justify-between gap-x-3 text-lead leading-tight font-semibold">
     {head}
     <span class="font-medium text-night-mute">
       {#if pan.heat != null}<b class={warns ? "text-night-hot" : "text-night-ink"} data-testid="pan-heat">{amount(pan.heat, "°C")}</b
         >{:else if lying}{stayWords(lying)}{/if}
     </span>
   </h2>
-  <p class="min-h-6 text-body font-semibold text-night-hot" role="status">
+  <p class="text-body leading-tight font-semibold text-night-hot" role="status">
     {pan.gone ? m.pan_is_away() : warns || (pan.wipe ? m.wipe_first() : "")}
   </p>
-  <div class="flex flex-wrap content-center items-center justify-center gap-3">
+  <div class="places">
     {#each pan.places as p (p.place)}
       {@const left = p.due == null ? null : p.due - now}
       {@const waitsFor = p.bread == null ? p.next : null}
       {@const press = p.press ?? null}
       {@const key = keyOf(p.place)}
       {@const pending = waits({ pan: pan.pan, place: p.place })}
-      <div class="grid justify-items-center gap-2.5 {alone ? 'w-full' : ''}" data-place={p.place}>
-        <div class:flash={left !== null && left <= 0}>
+      {@const big = left === null ? (waitsFor && waitsFor.at > now ? countdown(waitsFor.at - now) : "·") : countdown(left)}
+      <div class="place" data-place={p.place}>
+        <div class="dial" class:flash={left !== null && left <= 0} class:empty={p.bread == null}>
           <Disc
             dark={p.dark}
             share={left === null || p.since == null ? 0 : 1 - left / Math.max(p.due! - p.since, 1)}
-            big={left === null ? (waitsFor && waitsFor.at > now ? countdown(waitsFor.at - now) : "·") : countdown(left)}
-            small={left === null
-              ? waitsFor
-                ? m.then_lay({ piece: pieceName(sheet, waitsFor.bread, waitsFor.number) })
-                : m.nothing_more()
-              : p.lift
-                ? m.then_lift()
-                : m.then_turn()}
             over={left !== null && left <= 5}
             empty={p.bread == null}
             seed={(p.numbers[0] ?? 1) + 3}
-            {size}
           />
+          <div class="count" data-long={big.length > 6 ? "very" : big.length > 4 ? "" : undefined}>
+            <b>{big}</b>
+            <span
+              >{left === null
+                ? waitsFor
+                  ? m.then_lay({ piece: pieceName(sheet, waitsFor.bread, waitsFor.number) })
+                  : m.nothing_more()
+                : p.lift
+                  ? m.then_lift()
+                  : m.then_turn()}</span
+            >
+          </div>
         </div>
-        <div class="flex w-full flex-wrap justify-center gap-2.5">
+        <div class="presses">
           {#if press}
             <button
               class="act"
