@@ -45,28 +45,45 @@ row("server resident after 10 000 plans", `${resident.toFixed(0)} MB`, "160 MB")
 // A change typed on a bench until the screen is redrawn: plan asked, answered, drawn and painted.
 const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumFlags });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.addInitScript(() => localStorage.setItem("ystrata.looked-round", "1"));
 await page.goto(`${server.address}/#/`);
 await page.getByRole("button", { name: "Night-crew squares", exact: true }).click();
-await page.getByRole("tab", { name: "Balls" }).click();
-await page.getByRole("textbox", { name: "One ball", exact: true }).waitFor();
-const redraws = await page.evaluate(async () => {
-  const field = document.querySelector('input[inputmode="decimal"]');
-  const figure = document.querySelector('[data-stage="balls"] [data-figures]');
-  const section = document.querySelector('[aria-label="Section"] [data-leaf]');
-  const painted = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
-  const times = [];
-  for (let i = 0; i < 120; i++) {
-    const drawing = section.getAttribute("d");
-    const from = performance.now();
-    field.value = String(60 + ((i * 7) % 60));
-    field.dispatchEvent(new Event("input", { bubbles: true }));
-    while (!figure.textContent.includes(`× ${field.value} g`) || section.getAttribute("d") === drawing) await painted();
-    await painted();
-    times.push(performance.now() - from);
-  }
-  return times;
-});
-row("change to redrawn screen, p50 / p95", `${ms(quantile(redraws, 0.5))} / ${ms(quantile(redraws, 0.95))}`, "p95 80 ms");
+/** Types one figure after the other, and waits until a drawing of the section is another one and painted. */
+const typed = (label, values) =>
+  page.evaluate(
+    async ({ label, values }) => {
+      const field =
+        document.querySelector(`input[aria-label="${label}"]`) ??
+        document.getElementById([...document.querySelectorAll("label")].find((l) => l.textContent.trim() === label)?.htmlFor);
+      const painted = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+      const drawing = () => document.querySelector(`[aria-label="Section"] [data-testid=section]`)?.innerHTML;
+      const times = [];
+      for (const value of values) {
+        const before = drawing();
+        const from = performance.now();
+        field.value = String(value);
+        field.dispatchEvent(new Event("input", { bubbles: true }));
+        while (drawing() === before) await painted();
+        await painted();
+        times.push(performance.now() - from);
+      }
+      return times;
+    },
+    { label, values },
+  );
+for (const [bench, label, drawn, valueOf] of [
+  ["Roll", "Round, across", "[data-leaf]", (i) => 15 + ((i * 7) % 60) / 10],
+  ["Pan", "Pan, when it goes on", "[data-gap]", (i) => 195 + ((i * 7) % 40)],
+]) {
+  await page.getByRole("tab", { name: bench }).first().click();
+  await page.locator(`[aria-label="Section"] ${drawn}`).first().waitFor();
+  const redraws = await typed(
+    label,
+    Array.from({ length: 120 }, (_, i) => valueOf(i)),
+    drawn,
+  );
+  row(`change at ${bench} to redrawn screen, p50 / p95`, `${ms(quantile(redraws, 0.5))} / ${ms(quantile(redraws, 0.95))}`, "p95 80 ms");
+}
 
 // Typing grams into the ledger until the whole ledger is repainted.
 await page.getByRole("tab", { name: "Dough" }).click();
@@ -101,6 +118,7 @@ for (const [name, press, drawn] of [
   const opened = [];
   for (let i = 0; i < FRESH; i++) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addInitScript(() => localStorage.setItem("ystrata.looked-round", "1"));
     const first = await context.newPage();
     await first.goto(`${server.address}/#/`);
     await first.getByTestId("shelf").getByRole("listitem").first().waitFor();

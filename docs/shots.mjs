@@ -199,7 +199,14 @@ const shots = {
 try {
   for (const [name, [viewport, go]] of Object.entries(shots)) {
     if (only.length && !only.includes(name)) continue;
-    const context = await browser.newContext({ viewport, reducedMotion: "reduce", timezoneId: "UTC", locale: "en-GB", permissions: ["screen-wake-lock"] });
+    const context = await browser.newContext({
+      viewport,
+      reducedMotion: "reduce",
+      timezoneId: "UTC",
+      locale: "en-GB",
+      permissions: ["screen-wake-lock"],
+    });
+    await context.addInitScript(() => localStorage.setItem("ystrata.looked-round", "1"));
     const page = await context.newPage();
     // That a version is another one by now is what is shown.
     page.on("console", (m) => m.type() === "error" && !m.text().includes("412") && console.error(`${name}: ${m.text()}`));

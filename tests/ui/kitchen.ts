@@ -16,7 +16,11 @@ async function serve(use: (server: Server) => Promise<void>) {
  * Every test has the demo kitchen as it began, and fails on any error in the browser's console, a blocked script or style among them.
  * One server serves a worker for its whole life; a test that stops or kills its server has one of its own (`ownServer`).
  */
-export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: RegExp; ownServer: boolean }, { server: Server }>({
+export const test = base.extend<
+  { kitchen: Server; bench: Bench; expectErrors: RegExp; ownServer: boolean; firstTime: boolean },
+  { server: Server }
+>({
+  firstTime: [false, { option: true }],
   expectErrors: [/^$/, { option: true }],
   ownServer: [false, { option: true }],
   // eslint-disable-next-line no-empty-pattern
@@ -31,6 +35,11 @@ export const test = base.extend<{ kitchen: Server; bench: Bench; expectErrors: R
     const context = await playwright.request.newContext({ extraHTTPHeaders: own });
     await use(context);
     await context.dispose();
+  },
+  // Whoever works here has looked round already, but for who comes the first time.
+  context: async ({ context, firstTime }, use) => {
+    if (!firstTime) await context.addInitScript(() => localStorage.setItem("ystrata.looked-round", "1"));
+    await use(context);
   },
   // Auto: every test begins on the shelf and is watched for errors, whether it asks for the bench or not.
   bench: [

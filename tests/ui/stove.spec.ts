@@ -77,6 +77,8 @@ test("a foot pedal that types space does whatever comes next; hands and pans hav
   await expect(page.getByRole("button", { name: /^Done/ })).toBeEnabled();
   await page.keyboard.press("d");
   await expect(page.getByTestId("hands-now")).toHaveText("Sheet and fold 1");
+  // Told and shown: thirds, ghee, thirds.
+  await expect(page.getByTestId("hands-how").locator("[data-plan]")).toHaveCount(3);
   await expect(pan(page, 1).getByRole("button", { name: /^Lay 1/ })).toBeEnabled();
   await page.keyboard.press("f");
   await expect(group(page, "onPan")).toContainText("1");

@@ -12,14 +12,25 @@ public sealed record StoveMixItem(string Id, Grams Mass);
 /// <summary>A step at the bowl as hands are told it, for one bowl.</summary>
 public sealed record StoveMix(MixAct Act, IReadOnlyList<StoveMixItem> Items, IReadOnlyList<Quantity> Quantities);
 
+/// <summary>A piece from above as a fold step leaves it, and what the step does to the one before it.</summary>
+/// <param name="Wide">Its shorter side.</param>
+/// <param name="Rings">Rings or windings across the radius, of what is wound.</param>
+public sealed record StoveFold(PlanView View, Outline Outline, Millimetres Across, Millimetres Wide, double Rings)
+{
+    internal static StoveFold Of(StepSheet step) => new(step.View, step.Outline, step.Across, step.Wide, step.Section.Rings?.Each.Count ?? step.Section.Windings ?? 0);
+}
+
 /// <summary>What hands are told of a bread's work, in full: what, how much and how. It is the same all through a service.</summary>
 /// <param name="Filling">Step by step, as the clock numbers them.</param>
 /// <param name="Ball">One ball, or ladleful.</param>
 /// <param name="Trays">Balls in each trayful.</param>
 /// <param name="Sheet">Nothing where nothing is sheeted.</param>
+/// <param name="Sheeted">The sheet from above.</param>
+/// <param name="Folded">The piece after each step.</param>
 /// <param name="Stuff">Filling in each ball; nothing without.</param>
 public sealed record StoveWork(
-    IReadOnlyList<StoveMix> Mix, IReadOnlyList<StoveFilling> Filling, Grams Ball, IReadOnlyList<int> Trays, SheetSpec? Sheet, IReadOnlyList<FoldStep> Fold, Grams? Stuff)
+    IReadOnlyList<StoveMix> Mix, IReadOnlyList<StoveFilling> Filling, Grams Ball, IReadOnlyList<int> Trays, SheetSpec? Sheet, IReadOnlyList<FoldStep> Fold,
+    PlanView Sheeted, IReadOnlyList<StoveFold> Folded, Grams? Stuff)
 {
     internal static StoveWork Of(BatchSpec spec, BatchSheet sheet, ClockJob job)
     {
@@ -33,6 +44,8 @@ public sealed record StoveWork(
             [.. Enumerable.Range(0, job.Preps.Count).Where(i => job.Preps[i].Work == ClockWork.Divide).Select(i => job.BallFrom.Count(from => from == i))],
             folds ? spec.Sheet : null,
             folds ? spec.Fold.Steps : [],
+            folds ? sheet.Sheet.View : PlanView.None,
+            folds ? [.. sheet.Fold.Steps.Select(StoveFold.Of)] : [],
             sheet.Filling?.Parcel.Filling);
     }
 

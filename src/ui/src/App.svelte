@@ -153,6 +153,7 @@
             href="#{path}"
             class="flex min-h-11 items-center rounded-inner px-0.5 text-small font-medium sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
             aria-current={here(path) ? "page" : undefined}
+            data-round={path === "/stove" ? "stove" : undefined}
             >{names[path]()}<kbd class="ms-1.5 text-fine font-semibold max-sm:hidden" aria-hidden="true">{key}</kbd></a
           >
         {/each}

@@ -18,6 +18,18 @@ public class StoveWorkTests
     private static readonly BatchSpec Squares = ClockKitchens.Squares with { Start = StartSpec.Of(30) };
 
     [Fact]
+    public void A_fold_is_shown_step_by_step_as_its_bench_draws_it()
+    {
+        var (work, sheet) = (Stove(Squares).Now(new(0)).Breads[0].Work, Breads.Plan(Squares));
+
+        Assert.Equal(work.Fold.Count, work.Folded.Count);
+        Assert.Equal(sheet.Sheet.View.Facets.Count, work.Sheeted.Facets.Count);
+        Assert.All(work.Folded.Zip(sheet.Fold.Steps), pair => Assert.Equal(
+            (pair.Second.Across, pair.Second.Wide, pair.Second.View.Marks.Count, pair.Second.View.Facets.Count),
+            (pair.First.Across, pair.First.Wide, pair.First.View.Marks.Count, pair.First.View.Facets.Count)));
+    }
+
+    [Fact]
     public void Steps_of_the_filling_are_told_in_the_order_of_their_numbers_each_with_what_it_is_done_to()
     {
         var spec = Squares with { Filling = Grated, Fold = new([]) };

@@ -5391,6 +5391,19 @@ export interface components {
             of: components["schemas"]["Grams"];
             puts: null | components["schemas"]["Grams"];
         };
+        /** @description A piece from above as a fold step leaves it, and what the step does to the one before it. */
+        StoveFold: {
+            view: components["schemas"]["PlanView"];
+            outline: components["schemas"]["Outline"];
+            across: components["schemas"]["Millimetres"];
+            /** @description Its shorter side. */
+            wide: components["schemas"]["Millimetres"];
+            /**
+             * Format: double
+             * @description Rings or windings across the radius, of what is wound.
+             */
+            rings: number;
+        };
         /** @description A step at the bowl as hands are told it, for one bowl. */
         StoveMix: {
             act: components["schemas"]["MixAct"];
@@ -5583,6 +5596,10 @@ export interface components {
             trays: number[];
             sheet: null | components["schemas"]["SheetSpec"];
             fold: components["schemas"]["FoldStep"][];
+            /** @description The sheet from above. */
+            sheeted: components["schemas"]["PlanView"];
+            /** @description The piece after each step. */
+            folded: components["schemas"]["StoveFold"][];
             stuff: null | components["schemas"]["Grams"];
         };
         /** Format: binary */

@@ -55,6 +55,7 @@ export type ParcelShape = Schemas["ParcelShape"];
 export type ParcelSheet = Schemas["ParcelSheet"];
 export type Part = Schemas["DoughPart"];
 export type PlanMark = Schemas["PlanMark"];
+export type PlanView = Schemas["PlanView"];
 export type Portion = Schemas["Portion"];
 export type PowderFill = Schemas["PowderFill"];
 export type PureeMethod = Schemas["PureeMethod"];

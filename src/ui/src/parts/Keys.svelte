@@ -1,9 +1,13 @@
 <script lang="ts">
+  import Compass from "@lucide/svelte/icons/compass";
+  import { push } from "svelte-spa-router";
   import { call } from "../api/call";
   import { api } from "../api/client";
   import { door } from "../api/door.svelte";
+  import { batch } from "../bench/bench.svelte";
   import { letters } from "../letters.svelte";
   import { m } from "../paraglide/messages";
+  import { round } from "../round.svelte";
   import { told } from "../toast.svelte";
   import Dialog from "./Dialog.svelte";
   import DialogClose from "./DialogClose.svelte";
@@ -18,6 +22,12 @@
     if (trouble) return;
     onclose();
     await door.look();
+  }
+
+  async function lookRound() {
+    onclose();
+    await push("/batch");
+    round.begin();
   }
 
   const rows: [string, string][] = [
@@ -49,6 +59,8 @@
     {/each}
   </dl>
   <Switch label={m.letters_are_keys()} checked={letters.on} onchange={(on) => letters.set(on)} />
+  {#if batch.spec}<button class="button" onclick={() => void lookRound()}><Compass size={18} aria-hidden="true" />{m.round_again()}</button
+    >{/if}
   <div class="flex gap-3">
     {#if door.view?.me}<button class="button flex-1" onclick={() => void leave()}>{m.door_leave()}</button>{/if}
     <DialogClose class="button flex-1" />

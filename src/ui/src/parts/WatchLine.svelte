@@ -14,7 +14,7 @@
 </script>
 
 {#if first}
-  <Collapsible.Root bind:open class="rim-t bg-white px-4 sm:px-5.5 {stale ? 'stale' : ''}">
+  <Collapsible.Root bind:open data-round="watch" class="rim-t bg-white px-4 sm:px-5.5 {stale ? 'stale' : ''}">
     <Collapsible.Trigger class="flex min-h-target w-full items-center gap-2 text-start text-small leading-tight" data-testid="watch-line">
       <span class="min-w-0 flex-1 truncate">
         {#if open}<b>{m.what_to_watch()}</b>{:else}<NoteHead note={first} line />{/if}

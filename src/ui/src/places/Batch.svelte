@@ -10,6 +10,7 @@
   import { narrow } from "../narrow";
   import Trouble from "../parts/Trouble.svelte";
   import WatchLine from "../parts/WatchLine.svelte";
+  import { round } from "../round.svelte";
   import { toaster } from "../toast.svelte";
   import { elsewhere } from "../versions/elsewhere.svelte";
   import Balls from "../stages/Balls.svelte";
@@ -103,11 +104,19 @@
     seen = batch.takenUp;
   });
 
+  // The first time in this browser, and where the bench has its column beside it or over it.
+  $effect(() => {
+    if (sheet) untrack(() => round.offer());
+  });
   const belongs = (field: string) =>
     (({ start: "dough", ladle: "balls" })[field.split(".")[0] ?? ""] ?? field.split(".")[0]) === batch.open;
   // Refusals that belong to no dial on the open bench are said above it.
   const astray = $derived(batch.refusals.filter((r) => !belongs(r.field)));
 </script>
+
+{#if round.stop && sheet}
+  {#await import("../parts/LookRound.svelte") then { default: LookRound }}<LookRound />{/await}
+{/if}
 
 {#if missing}
   <section class="mx-auto max-w-xl p-8 text-center">
@@ -124,7 +133,7 @@
     orientation="vertical"
     class="grid grid-cols-[minmax(0,1fr)] content-start max-lg:tall:h-[calc(100dvh-var(--spacing-bar))] max-lg:tall:grid-rows-[auto_minmax(0,1fr)] max-lg:tall:content-stretch lg:h-full lg:grid-cols-[290px_minmax(0,1fr)] lg:content-stretch"
   >
-    <section class="flex min-h-0 min-w-0 flex-col px-3 pt-1.5 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()}>
+    <section class="flex min-h-0 min-w-0 flex-col px-3 pt-1.5 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()} data-round="column">
       <label class="sr-only" for="batch-name">{m.batch_name()}</label>
       <span class="-my-2 flex items-center">
         <input
@@ -161,6 +170,7 @@
     <section
       class="tray mx-3 my-2 flex min-h-0 min-w-0 flex-col tall:overflow-hidden lg:my-4 lg:ms-0 lg:me-5 lg:overflow-hidden"
       aria-label={m.the_bench()}
+      data-round="bench"
       bind:clientHeight={tray}
       style={sheet?.section.look ? doughTokens(sheet.section.look.dough) : undefined}
     >

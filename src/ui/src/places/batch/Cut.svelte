@@ -38,6 +38,7 @@
   class:stale={batch.refusals.length > 0}
   aria-label={m.section()}
   data-section-of={cut.of}
+  data-round="section"
 >
   <div class="flex justify-between gap-x-4 text-fine text-mute {strip ? 'order-2' : 'mb-0.5 flex-wrap items-baseline'}">
     <span class={strip ? "sr-only" : ""}>

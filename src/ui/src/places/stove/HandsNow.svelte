@@ -2,6 +2,8 @@
   import Hourglass from "@lucide/svelte/icons/hourglass";
   import type { PressBody, StoveSheet, StoveTask } from "../../api/types";
   import { m } from "../../paraglide/messages";
+  import { pictureOf } from "../../section/picture";
+  import Plan from "../../section/Plan.svelte";
   import { span } from "../../words/clock";
   import { countdown, taskCaution, taskMore, taskWords } from "../../words/stove";
 
@@ -26,6 +28,11 @@
   const after = $derived(tasks.filter((t) => t !== bench).slice(0, 5));
   const press = $derived(bench?.press ?? null);
   const more = $derived(bench ? taskMore(sheet, bench) : []);
+  // A fold is shown as well as told: each step on the piece it is done to.
+  const pictures = $derived.by(() => {
+    const work = bench?.work === "fold" ? sheet.breads[bench.bread]?.work : undefined;
+    return (work?.folded ?? []).map((step, i) => pictureOf(step, (i > 0 ? work?.folded[i - 1]?.view : work?.sheeted)?.facets ?? []));
+  });
   const mine = $derived(
     press !== null &&
       next !== null &&
@@ -43,15 +50,16 @@
     {bench && bench.at > now + 1 ? m.in_of({ who: name, time: countdown(bench.at - now) }) : m.now_of({ who: name })}
   </h2>
   {#if bench}
-    <p
-      class="what"
-      data-long={taskWords(sheet, bench).length > 26 ? "" : undefined}
-      data-testid="hands-now"
-    >
+    <p class="what" data-long={taskWords(sheet, bench).length > 26 ? "" : undefined} data-testid="hands-now">
       {taskWords(sheet, bench)}
     </p>
-    {#if more.length}<ul class="how" data-testid="hands-how">
-        {#each more as line, i (i)}<li>{line}</li>{/each}
+    {#if more.length}<ul class="how {pictures.length ? 'folds' : ''}" data-testid="hands-how">
+        {#each more as line, i (i)}
+          {@const picture = pictures[i - more.length + pictures.length]}
+          <li>
+            {#if picture}<Plan {...picture} size={72} />{/if}<span>{line}</span>
+          </li>
+        {/each}
       </ul>{/if}
     <p class="rested text-lead text-night-mute">
       {#if bench.rested != null && bench.rested > 60}{m.has_rested({ time: span(bench.rested) })}{/if}

@@ -110,12 +110,7 @@
 
 {#snippet last()}
   {#if sheet}
-    <LastPress
-      {sheet}
-      waits={(p) => screen.waits(p)}
-      onpress={(p) => screen.press(p)}
-      onhistory={() => (history = true)}
-    />
+    <LastPress {sheet} waits={(p) => screen.waits(p)} onpress={(p) => screen.press(p)} onhistory={() => (history = true)} />
   {/if}
 {/snippet}
 

@@ -4,6 +4,7 @@
   import type { FoldStep, StepKind } from "../../api/types";
   import { batch } from "../../bench/bench.svelte";
   import { m } from "../../paraglide/messages";
+  import { pictureOf } from "../../section/picture";
   import Plan from "../../section/Plan.svelte";
   import Toggle from "../../parts/Toggle.svelte";
   import { narrow } from "../../narrow";
@@ -54,22 +55,11 @@
     });
   }
 
-  // A fold is drawn on the piece it is done to, with its creases; anything else as it leaves the piece.
   function viewOf(i: number) {
     const after = sheet.fold.steps[i];
     if (!after) return null;
-    const folds = after.view.marks.length > 0 && after.view.facets.length > 0;
-    const before = i > 0 ? sheet.fold.steps[i - 1]?.view.facets : sheet.sheet.view.facets;
-    const facets =
-      folds || (after.view.marks.length > 0 && after.view.facets.length === 0 && before?.length) ? (before ?? []) : after.view.facets;
-    return {
-      facets,
-      marks: after.view.marks,
-      outline: after.outline,
-      across: after.across,
-      wide: after.wide,
-      rings: after.section.rings?.each.length ?? after.section.windings ?? 0,
-    };
+    const rings = after.section.rings?.each.length ?? after.section.windings ?? 0;
+    return pictureOf({ ...after, rings }, (i > 0 ? sheet.fold.steps[i - 1]?.view : sheet.sheet.view)?.facets ?? []);
   }
 </script>
 
