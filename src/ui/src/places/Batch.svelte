@@ -1,10 +1,8 @@
 <script lang="ts">
-  import Pencil from "@lucide/svelte/icons/pencil";
   import { Tabs } from "bits-ui";
   import { untrack } from "svelte";
   import { call, type Trouble as Why } from "../api/call";
   import { api } from "../api/client";
-  import { storage } from "../storage.svelte";
   import { batch, type Stratum } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import { narrow } from "../narrow";
@@ -24,15 +22,13 @@
   import Roll from "../stages/Roll.svelte";
   import Sheet from "../stages/Sheet.svelte";
   import { pours, sayingOf, stratumName } from "../words/figures";
-  import { amount, clock } from "../words/format";
   import { placeOf } from "../words/fields";
   import { say } from "../words/refusals";
-  import { keepingWords } from "../words/trouble";
-  import { live } from "../live/live.svelte";
   import BatchActions from "./BatchActions.svelte";
   import { doughTokens } from "../section/look";
   import Column from "./batch/Column.svelte";
   import Cut from "./batch/Cut.svelte";
+  import Name from "./batch/Name.svelte";
 
   let { params }: { params?: { id?: string } } = $props();
 
@@ -49,7 +45,6 @@
   };
   const sheet = $derived(batch.sheet);
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
-  const notKept = $derived(keepingWords(batch.keeping, batch.keepingTrouble));
   // Heights of the tray and of what is done in it; over and under that it has some room, pixels.
   const PADDING = 24;
   let tray = $state(0);
@@ -134,35 +129,7 @@
     class="grid grid-cols-[minmax(0,1fr)] content-start max-lg:tall:h-[calc(100dvh-var(--spacing-bar))] max-lg:tall:grid-rows-[auto_minmax(0,1fr)] max-lg:tall:content-stretch lg:h-full lg:grid-cols-[290px_minmax(0,1fr)] lg:content-stretch"
   >
     <section class="flex min-h-0 min-w-0 flex-col px-3 pt-1.5 lg:py-4 lg:ps-4 lg:pe-0" aria-label={m.the_column()} data-round="column">
-      <label class="sr-only" for="batch-name">{m.batch_name()}</label>
-      <span class="-my-2 flex items-center">
-        <input
-          id="batch-name"
-          class="peer -ms-1 min-h-11 min-w-0 w-full rounded-md bg-transparent px-1 font-head text-big leading-tight font-bold"
-          value={batch.name}
-          oninput={(e) => batch.change(() => (batch.name = e.currentTarget.value))}
-          maxlength="80"
-          aria-invalid={batch.refusalOf("name") ? "true" : undefined}
-        />
-        <Pencil size={16} class="me-3 shrink-0 text-mute peer-focus:hidden" aria-hidden="true" />
-        {#if narrow.current}<BatchActions />{/if}
-      </span>
-      {#if batch.refusalOf("name")}<p class="refusal">{m.refuse_name()}</p>{/if}
-      <p class="mt-0.5 mb-1 text-fine text-mute lg:mb-2">
-        {#if sheet}{m.pieces_of({ count: sheet.balls.count, across: amount(sheet.roll.across, "mm") })}{/if}
-        <span data-testid="keeping" data-keeping={batch.keeping}>
-          · {batch.keeping === "kept" && batch.keptAt
-            ? m.kept_at({ time: clock(batch.keptAt) })
-            : notKept || (batch.keeping === "new" ? m.not_changed_yet() : m.keeping())}{storage.works ? "" : ` · ${m.keeps_nothing()}`}
-        </span>
-        <!-- That it is kept is seen, not said at each change; that it is not is said. -->
-        <span class="sr-only" role="status">{notKept}</span>
-        {#if live.line === "down" || live.line === "full"}<span data-testid="line" data-line={live.line}
-            >· {live.line === "full" ? m.line_full() : m.line_down()}</span
-          >{/if}
-        {#if batch.differs}<button class="button min-h-11 px-2.5 text-small" onclick={() => void settle()}>{m.settle()}</button>{/if}
-      </p>
-
+      <Name onsettle={() => void settle()} />
       <Column />
       {#if !narrow.current}<BatchActions />{/if}
     </section>
