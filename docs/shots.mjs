@@ -110,7 +110,8 @@ const shots = {
     { width: 820, height: 1160 },
     async (page) => {
       await stage("Fenugreek triangles", "Dough")(page);
-      await page.getByRole("link", { name: "Card" }).click();
+      await page.getByRole("button", { name: "Card, log and recipe" }).click();
+      await page.getByRole("menuitem", { name: "Card" }).click();
     },
   ],
   larder: [
