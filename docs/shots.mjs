@@ -207,7 +207,7 @@ try {
       locale: "en-GB",
       permissions: ["screen-wake-lock"],
     });
-    await context.addInitScript(() => localStorage.setItem("ystrata.looked-round", "1"));
+    await context.addInitScript(() => location.protocol.startsWith("http") && localStorage.setItem("ystrata.looked-round", "1"));
     const page = await context.newPage();
     // That a version is another one by now is what is shown.
     page.on("console", (m) => m.type() === "error" && !m.text().includes("412") && console.error(`${name}: ${m.text()}`));

@@ -145,7 +145,7 @@ test("every stroke of a drawing has a key of its own, and the same stroke of the
 });
 
 test("seeds that were laid on lie on their face, as many as a cut meets", () => {
-  const laid = [{ hue: "#22201f", size: 1.8, along: 0.06 }];
+  const laid = [{ hue: "#22201f", size: 1.8, count: 0.06 }];
   const seeded: Section = { ...section, topBits: 10, look: { dough: "#e8d4b0", flecks: [], laid } };
   const drawing = draw(seeded, 900, 150);
   const [seeds] = drawing.laid;

@@ -38,7 +38,8 @@ export const test = base.extend<
   },
   // Whoever works here has looked round already, but for who comes the first time.
   context: async ({ context, firstTime }, use) => {
-    if (!firstTime) await context.addInitScript(() => localStorage.setItem("ystrata.looked-round", "1"));
+    if (!firstTime)
+      await context.addInitScript(() => location.protocol.startsWith("http") && localStorage.setItem("ystrata.looked-round", "1"));
     await use(context);
   },
   // Auto: every test begins on the shelf and is watched for errors, whether it asks for the bench or not.

@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import { Bench, expect, ownLine, test } from "./kitchen";
-import { begin, openStove, pan } from "./service";
+import { begin, openStove, pan, showPans } from "./service";
 
 test.use({ expectErrors: /status of 503|ERR_FAILED/ });
 
@@ -125,6 +125,7 @@ test("a screen too many is told so, works on, and listens once there is room", a
   await expect(page.getByTestId("line")).toHaveAttribute("data-line", "full");
   await page.goto(`${kitchen.address}/#/stove/${id}`);
   await expect(page.getByTestId("unheard")).toContainText("Too many screens listen");
+  await showPans(page);
   await pan(page, 1)
     .getByRole("button", { name: /^Lay 1/ })
     .click();

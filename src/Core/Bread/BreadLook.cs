@@ -9,8 +9,8 @@ public sealed record Fleck(string Hue, Millimetres Size, double Count);
 /// <summary>What a step has laid on a face: seeds, cut leaves.</summary>
 /// <param name="Hue"><c>#rrggbb</c>.</param>
 /// <param name="Size">Of one of them, across.</param>
-/// <param name="Along">Of them that a cut meets in a centimetre of a face, where 1 mg of all that is laid lies on 1 cm².</param>
-public sealed record LaidBits(string Hue, Millimetres Size, double Along);
+/// <param name="Count">Of them that a cut meets in a centimetre of a face, where 1 mg of all that is laid lies on 1 cm².</param>
+public sealed record LaidBits(string Hue, Millimetres Size, double Count);
 
 /// <summary>Bits of one thing in a filling.</summary>
 /// <param name="Share">Of the filling, by mass.</param>

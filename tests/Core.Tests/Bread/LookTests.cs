@@ -79,7 +79,7 @@ public class LookTests
         // All 2 g of them, each of its own mass, in strips one seed wide of the half-moon of 30 cm.
         var across = laid.Size.Centimetres;
         var strips = Math.PI * 225 / 2 / across;
-        Assert.Equal(2000 / (1000 * Math.PI / 6 * across * across * across), laid.Along * sheet.Section.TopBits.Value * strips, 6.0);
+        Assert.Equal(2000 / (1000 * Math.PI / 6 * across * across * across), laid.Count * sheet.Section.TopBits.Value * strips, 6.0);
         Assert.All(sheet.Section.Contacts, c => Assert.Equal(0, c.Bits.Value));
         Assert.Empty(White.Laid);
     }

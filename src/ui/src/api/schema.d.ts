@@ -3253,7 +3253,7 @@ export interface components {
              * Format: double
              * @description Of them that a cut meets in a centimetre of a face, where 1 mg of all that is laid lies on 1 cm².
              */
-            along: number;
+            count: number;
         };
         /** @description What one ball takes of one ingredient besides its dough. */
         LaidMass: {

@@ -112,7 +112,7 @@ export function laidPaths(section: Section, frame: Frame): Coloured[] {
     { bits: section.topBits ?? 0, bound: bounds[2 * last - 1] ?? 0, k: last, leaf: last - 1 },
   ].filter(({ bits }) => bits > 0);
   const centimetres = (long - 2 * rim) / perMillimetre / 10;
-  return (section.look?.laid ?? []).map(({ hue, size, along }, kind) => ({
+  return (section.look?.laid ?? []).map(({ hue, size, count: along }, kind) => ({
     hue,
     path: lines
       .flatMap(({ bits, bound, k, leaf }) => {

@@ -18,12 +18,14 @@
     tasks: StoveTask[];
     bench: StoveTask | null;
     next: Press | null;
+    /** Its press has the key: of several pairs of hands the one that is due first. */
+    keyed: boolean;
     waits: (part: Partial<Press>) => boolean;
     /** False for a moment after it changed under the finger. */
     settled: (press: Press) => boolean;
     onpress: (press: Press) => void;
   }
-  let { sheet, now, person, tasks, bench, next, waits, settled, onpress }: Props = $props();
+  let { sheet, now, person, tasks, bench, next, keyed, waits, settled, onpress }: Props = $props();
   const name = $derived(person === null ? m.shows_hands() : m.hands_lane({ number: person + 1 }));
   const after = $derived(tasks.filter((t) => t !== bench).slice(0, 5));
   const press = $derived(bench?.press ?? null);
@@ -72,7 +74,7 @@
           onclick={(e) => (e.detail > 0 && e.currentTarget.blur(), onpress(press))}
         >
           {#if pending}<Hourglass size={22} aria-hidden="true" /><span class="sr-only">{m.waits_for_answer()}</span
-            >{/if}{m.press_done()}<kbd>{mine ? m.space_key() : "D"}</kbd>
+            >{/if}{m.press_done()}{#if mine || keyed}<kbd>{mine ? m.space_key() : "D"}</kbd>{/if}
         </button>
       {/if}
       <button class="act plain late" onclick={() => onpress({ act: "late", value: LATE_S })}>{m.press_late({ time: span(LATE_S) })}</button>

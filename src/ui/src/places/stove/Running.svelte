@@ -159,6 +159,7 @@
               tasks={crew.tasksOf(person)}
               bench={crew.benchOf(person)}
               {next}
+              keyed={crew.benchOf(person) === bench}
               waits={(p) => screen.waits(p)}
               {settled}
               onpress={(p) => screen.press(p)}
