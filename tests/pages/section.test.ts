@@ -87,12 +87,13 @@ test("off the pan an open contact stands open by as much as it lifted, and a wel
   // 3.6 mm stand as high as the box allows; 0.6 of them is the gap, at the widest.
   const scale = (off.taller * (900 - 4)) / 160;
   expect(Math.max(...middle) - Math.min(...middle)).toBeGreaterThan(0.6 * scale);
-  expect(draw(welded, 900, 150, baked({ opens: [0, 0] })).roast!.gaps).toBe("");
+  expect(draw(welded, 900, 150, baked({ opens: [0, 0], thickness: 3 })).roast!.gaps).toBe("");
 });
 
 test("the crust is as deep as it has dried, and never more than half the bread", () => {
   const deep = (crust: number) => {
-    const [first] = draw({ ...section, leaves: [3], contacts: [] }, 900, 150, baked({ first: face(1, crust), opens: [] })).roast!.faces;
+    const [first] = draw({ ...section, leaves: [3], contacts: [] }, 900, 150, baked({ first: face(1, crust), opens: [], thickness: 3 }))
+      .roast!.faces;
     const ys = heights(first!.crust);
     return Math.max(...ys) - Math.min(...ys);
   };
@@ -118,14 +119,14 @@ test("a filling that bursts is drawn outside the bread", () => {
     thickness: 6,
     filling: { at: [0], thickness: 4, grain: 2, rim: 6, feel: "weeps" },
   };
-  const [whole, burst] = [false, true].map((bursts) => draw(filled, 900, 150, baked({ opens: [0], bursts })));
+  const [whole, burst] = [false, true].map((bursts) => draw(filled, 900, 150, baked({ opens: [0], thickness: 6, bursts })));
   expect(whole!.roast!.burst).toBe("");
   expect(Math.min(...heights(burst!.roast!.burst))).toBeLessThan(Math.min(...heights(burst!.crust)) + 1);
 });
 
 test("rings that part stand open to either side", () => {
   const coil: Section = { ...section, leaves: [3], contacts: [], rings: { each: [20, 20, 20, 20], contacts: [contact, contact, contact] } };
-  const off = baked({ opens: [400, 0, 400] });
+  const off = baked({ opens: [400, 0, 400], thickness: 3 });
   expect(draw(coil, 900, 150, off).roast!.gaps.split("M")).toHaveLength(5);
 });
 

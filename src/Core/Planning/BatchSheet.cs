@@ -39,6 +39,9 @@ public sealed record BatchSheet(
 
     /// <summary>What could be found wrong with it at the table, the likeliest first.</summary>
     public IReadOnlyList<Risk> Risks { get; } = FaultStage.Ahead(Notes);
+
+    /// <summary>Its filling is at least likely to come out on the pan.</summary>
+    public bool Bursts => Risks.Any(r => r is { Symptom: Symptom.Burst, Sure: not Sureness.Possible });
 }
 
 /// <summary>One piece on its way.</summary>

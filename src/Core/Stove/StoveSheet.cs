@@ -103,4 +103,8 @@ public sealed record StoveSheet(
     IReadOnlyList<StoveTask> Tasks,
     IReadOnlyList<StoveBread> Breads,
     IReadOnlyList<Breach> Breaches,
-    IReadOnlyList<StovePast> Past);
+    IReadOnlyList<StovePast> Past)
+{
+    /// <summary>Pieces that are still to be done.</summary>
+    public int ToCome => ToMake - Done;
+}

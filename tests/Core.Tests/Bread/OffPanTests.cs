@@ -14,7 +14,7 @@ public class OffPanTests
     {
         // The first half lies dry, dough on dough.
         var sheet = Breads.Plan(Breads.White(Folded) is var b ? b with { Sheet = b.Sheet with { FatMass = default, DustMass = default } } : b);
-        var opens = sheet.Off!.Opens;
+        var opens = sheet.Off!.Fresh.Opens;
 
         Assert.Equal(sheet.Section.Contacts.Count, opens.Count);
         Assert.Contains(sheet.Section.Contacts, c => c.State == ContactState.Fused);
@@ -25,7 +25,7 @@ public class OffPanTests
     [Fact]
     public void The_longer_it_roasts_the_further_it_opens_and_the_deeper_it_dries()
     {
-        OffPan[] off = [.. new[] { 20, 40, 80, 160 }.Select(s => Roasted(s, s).Off!)];
+        BakedCut[] off = [.. new[] { 20, 40, 80, 160 }.Select(s => Roasted(s, s).Off!.Fresh)];
 
         Assert.All(off.Zip(off.Skip(1)), pair =>
         {
@@ -43,7 +43,7 @@ public class OffPanTests
         // What is gone as a layer, 1.6 times: 1 g on 100 cm² is 0.1 mm.
         var layer = sheet.Piece.Out.Steam.Value / (Math.PI * 9 * 9) * 10;
         Assert.All(sheet.Section.Contacts, c => Assert.Equal(ContactState.Open, c.State));
-        Assert.Equal(1.6 * layer, sheet.Off!.Opens.Sum(o => o.Value) / 1000, 0.02 * layer);
+        Assert.Equal(1.6 * layer, sheet.Off!.Fresh.Opens.Sum(o => o.Value) / 1000, 0.02 * layer);
     }
 
     [Fact]
@@ -51,8 +51,8 @@ public class OffPanTests
     {
         var sheet = Roasted(300, 300);
 
-        Assert.InRange(sheet.Off!.First.Crust.Value, 0.1, sheet.Section.Thickness.Value);
-        Assert.InRange(sheet.Off.Second.Crust.Value, 0.1, sheet.Section.Thickness.Value);
+        Assert.InRange(sheet.Off!.Fresh.First.Crust.Value, 0.1, sheet.Section.Thickness.Value);
+        Assert.InRange(sheet.Off.Fresh.Second.Crust.Value, 0.1, sheet.Section.Thickness.Value);
     }
 
     [Fact]
@@ -60,24 +60,30 @@ public class OffPanTests
     {
         var sheet = Roasted(60, 60, 60);
 
-        Assert.Equal(sheet.Pan.Done.First, sheet.Off!.First.Dark);
-        Assert.Equal(sheet.Pan.Done.Second, sheet.Off.Second.Dark);
+        Assert.Equal(sheet.Pan.Done.First, sheet.Off!.Fresh.First.Dark);
+        Assert.Equal(sheet.Pan.Done.Second, sheet.Off.Fresh.Second.Dark);
     }
 
     [Fact]
-    public void Held_it_sinks_and_softens_the_more_the_longer()
+    public void Held_it_sinks_the_more_the_longer_and_keeps_its_colour()
     {
-        HeldCut[] held = [.. new[] { 0, 10, 30, 90 }.Select(minutes =>
-            Breads.Plan(Breads.White(Folded) is var b ? b with { Pan = b.Pan with { Hold = HoldIn.Plate, HoldFor = new(minutes) } } : b).Off!.Held)];
+        OffPan[] off = [.. new[] { 0, 10, 30, 90 }.Select(minutes =>
+            Breads.Plan(Breads.White(Folded) is var b ? b with { Pan = b.Pan with { Hold = HoldIn.Plate, HoldFor = new(minutes) } } : b).Off!)];
+        BakedCut[] held = [.. off.Select(o => o.Held)];
 
-        Assert.Equal(new(new(100), new(100)), held[0]);
-        Assert.All(held.Zip(held.Skip(1)), pair =>
-        {
-            Assert.True(pair.First.Opens.Value >= pair.Second.Opens.Value && pair.First.Crust.Value >= pair.Second.Crust.Value);
-            Assert.InRange(pair.Second.Opens.Value, 50, 100);
-            Assert.InRange(pair.Second.Crust.Value, 0, 100);
-        });
-        Assert.True(held[3].Crust.Value < held[1].Crust.Value);
+        Assert.Equal(off[0].Fresh.Opens, held[0].Opens);
+        Assert.All(off, o => Assert.Equal((o.Fresh.First, o.Fresh.Second), (o.Held.First, o.Held.Second)));
+        Assert.All(held.Zip(held.Skip(1)), pair => Assert.True(pair.First.Thickness.Value >= pair.Second.Thickness.Value));
+        Assert.True(held[3].Opens[0].Value < held[0].Opens[0].Value && held[3].Opens[0].Value > held[0].Opens[0].Value / 2);
+    }
+
+    [Fact]
+    public void It_stands_as_high_as_it_was_with_what_opened_in_it()
+    {
+        var sheet = Roasted(60, 60, 60);
+
+        Assert.Equal(sheet.Section.Thickness.Value + sheet.Off!.Fresh.Opens.Sum(o => o.Value) / 1000, sheet.Off.Fresh.Thickness.Value, 1e-9);
+        Assert.True(sheet.Off.Fresh.Thickness.Value > 1.1 * sheet.Section.Thickness.Value);
     }
 
     [Fact]
@@ -85,7 +91,7 @@ public class OffPanTests
     {
         var sheet = Breads.Plan(Fillings.Stuffed(Fillings.Of(Fillings.Part("radish", 600, Fillings.Cloth))));
 
-        Assert.All(sheet.Section.Filling!.At, at => Assert.Equal(0, sheet.Off!.Opens[at].Value));
+        Assert.All(sheet.Section.Filling!.At, at => Assert.Equal(0, sheet.Off!.Fresh.Opens[at].Value));
     }
 
     [Fact]
@@ -94,7 +100,7 @@ public class OffPanTests
         var sheet = Breads.Plan(Breads.Ghee(3), new AccordionStep(10), Breads.Coil, new RestStep(new(15)));
 
         Assert.NotNull(sheet.Section.Rings);
-        Assert.Equal(sheet.Section.Rings.Contacts.Count, sheet.Off!.Opens.Count);
+        Assert.Equal(sheet.Section.Rings.Contacts.Count, sheet.Off!.Fresh.Opens.Count);
     }
 
     [Fact]

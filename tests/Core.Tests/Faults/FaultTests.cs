@@ -80,6 +80,16 @@ public class FaultTests
     }
 
     [Fact]
+    public void It_is_drawn_bursting_where_it_is_likely_to()
+    {
+        var holds = Stuffed with { Filling = FillingSpec.Usual with { Parts = [new("carrot", new(400), new(0), [new ChopStep(ChopBy.Grate, new(1)), new SqueezeStep(SqueezeBy.Cloth)])], Together = [] } };
+
+        Assert.DoesNotContain(Breads.Plan(holds).Risks, r => r.Symptom == Symptom.Burst);
+        Assert.False(Breads.Plan(holds).Bursts);
+        Assert.True(Breads.Plan(holds with { Filling = holds.Filling! with { Wall = holds.Filling.Wall with { Share = new(260) } } }).Bursts);
+    }
+
+    [Fact]
     public void A_healthy_batch_explains_nothing_and_threatens_nothing()
     {
         var all = Enum.GetValues<Symptom>();

@@ -1417,6 +1417,16 @@ export interface components {
             name: string;
             refusals: components["schemas"]["Refusal"][];
         };
+        /** @description How a cut piece that was on the pan differs from how it went on. */
+        BakedCut: {
+            /** @description The face that went down first; drawn below. */
+            first: components["schemas"]["CrustSheet"];
+            second: components["schemas"]["CrustSheet"];
+            /** @description How far the leaves stand apart at each contact of the section; of what stands upright, at each contact of its rings. */
+            opens: number[];
+            /** @description With what stands open in it. */
+            thickness: components["schemas"]["Millimetres"];
+        };
         /**
          * @description Which of the two figures of a ball the cook fixed.
          * @enum {unknown}
@@ -1521,6 +1531,8 @@ export interface components {
             filling: null | components["schemas"]["FillingSheet"];
             /** @description What could be found wrong with it at the table, the likeliest first. */
             risks: null | components["schemas"]["Risk"][];
+            /** @description Its filling is at least likely to come out on the pan. */
+            bursts: boolean;
         };
         /** @description What the cook decided, stage by stage. Everything else follows from it through Planner. */
         BatchSpec: {
@@ -1943,7 +1955,7 @@ export interface components {
             /** @description Ids that are used and have none. */
             unpriced: string[];
         };
-        /** @description A face as it comes off the pan. */
+        /** @description A face of a bread that was on the pan. */
         CrustSheet: {
             /**
              * Format: double
@@ -3058,13 +3070,6 @@ export interface components {
         HandWork: "sheet" | "roll" | "press" | "stretch" | "brush" | "paste" | "dust" | "scatter" | "fold" | "pleat" | "enclose" | "cutStrip" | "slit" | "matRoll" | "cutSlice" | "coil" | "coneTurn" | "pinch" | "lastRoll" | "mixBowl" | "divide" | "chop" | "squeeze" | "season" | "stuff" | "pour" | "lay" | "turn" | "lift" | "open" | "wipe";
         /** @enum {unknown} */
         HeatUnit: "celsius" | "fahrenheit";
-        /** @description What time has made of it at the table. */
-        HeldCut: {
-            /** @description Of how far the leaves stood apart. */
-            opens: components["schemas"]["Percent"];
-            /** @description Of how deep it was dry: moisture comes back out to it. */
-            crust: components["schemas"]["Percent"];
-        };
         /** @description How long a bread keeps what it has, held so; all from the pan on. */
         HeldIn: {
             in: components["schemas"]["HoldIn"];
@@ -3782,15 +3787,12 @@ export interface components {
         };
         /** @enum {unknown} */
         NoteCode: "doughOnTarget" | "cupsUnsaid" | "cupsSaid" | "doughStiff" | "doughFirmSide" | "doughSoftSide" | "doughSticky" | "doughBatter" | "batterPours" | "batterTooThick" | "batterTooThin" | "ballsEvened" | "ballsUneven" | "doughLean" | "sugarHigh" | "muchPowder" | "muchYeast" | "honeyInfants" | "rawFlour" | "leavenShortensRest" | "restNeedsCover" | "restTooWarm" | "restSkin" | "restUnsafe" | "restGas" | "restSours" | "restShort" | "restEnough" | "restBest" | "batterStood" | "batterStandLonger" | "divideCold" | "warmFirst" | "pouredThin" | "pouredThick" | "pouredRuns" | "pouredWide" | "saltLow" | "saltHigh" | "rawEgg" | "thickRound" | "sheetTooThin" | "sheetTooThick" | "shortRest" | "fatRunsOut" | "allOpen" | "fusedContacts" | "patchyFat" | "tooMuchFat" | "ringsFused" | "sealedShut" | "partCovered" | "grainTears" | "coreCrushed" | "leafSmeared" | "leafBready" | "dustHeavy" | "fillingLoose" | "fillingUntil" | "fillingHolds" | "fillingRollInFlour" | "fillingWeeps" | "fillingSalt" | "fillingBland" | "fillingSalty" | "fillingSweet" | "fillingWarm" | "fillingTight" | "fillingOver" | "fillingShort" | "liquorLeft" | "wallThin" | "wallTears" | "lumpsTear" | "coolFast" | "coolsSlowly" | "fridgeOverloaded" | "coreSafe" | "pulseCold" | "rawGarlic" | "rawGarlicKept" | "warmLong" | "warmTooLong" | "noGlutenStep" | "noGlutenFold" | "pressurePot" | "boilsLonger" | "oatsWait" | "alreadyBigger" | "springsBack" | "panSmokes" | "panNearSmoke" | "panTooCool" | "boilsLower" | "panFatThin" | "panFatPools" | "panNeverCooks" | "panChars" | "panNeverColours" | "rawInside" | "coreUnsafe" | "faceBurnt" | "facePale" | "facesUneven" | "panClimbs" | "panFalls" | "panCrowded" | "widerThanPan" | "emptyNonStick" | "frozenIntoFat" | "butterBrowns" | "driedOut" | "holdStiff" | "holdCools" | "holdSoftens" | "neverSoft" | "neverCrisp" | "paperSweats" | "hotFat" | "steam";
-        /** @description How a cut piece differs, off the pan and after its hold, from how it went on. */
+        /** @description What the pan makes of a section, and what time makes of that. */
         OffPan: {
-            /** @description The face that went down first; drawn below. */
-            first: components["schemas"]["CrustSheet"];
-            second: components["schemas"]["CrustSheet"];
-            /** @description How far the leaves stand apart at each contact of the section; of what stands upright, at each contact of its rings. */
-            opens: number[];
-            /** @description The same at the table. */
-            held: components["schemas"]["HeldCut"];
+            /** @description As it comes off the pan. */
+            fresh: components["schemas"]["BakedCut"];
+            /** @description At the table. */
+            held: components["schemas"]["BakedCut"];
         };
         /** @description An open service in a list. */
         OpenService: {
@@ -5550,6 +5552,11 @@ export interface components {
             breads: components["schemas"]["StoveBread"][];
             breaches: components["schemas"]["Breach"][];
             past: components["schemas"]["StovePast"][];
+            /**
+             * Format: int32
+             * @description Pieces that are still to be done.
+             */
+            toCome?: number;
         };
         /** @description One thing for a hand to do. */
         StoveTask: {

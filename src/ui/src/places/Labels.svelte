@@ -102,7 +102,7 @@
               ></span
             >
             {#if batch.sheet}
-              <div class="mt-1"><Section section={batch.sheet.section} baked={raw ? null : bakedOf(batch.sheet)} height={26} small /></div>
+              <div class="mt-1"><Section section={batch.sheet.section} baked={raw ? null : bakedOf(batch.sheet)} height={44} small /></div>
             {/if}
             <span class="mt-1 flex flex-wrap justify-between gap-x-3 font-head text-lead font-bold"
               ><span>{m.pieces_count({ count: lot.pieces })}</span><span>{amount(lot.mass, "g")}</span></span

@@ -5,6 +5,7 @@
   import { outlineName } from "../words/names/fold";
   import type { Cut } from "./cuts";
   import Plan from "./Plan.svelte";
+  import { ringsOf } from "./rings";
   import { browned } from "./tint";
 
   /** What is wound, seen from above as well: its rings do not show in a cut. */
@@ -12,7 +13,7 @@
   const wound = ["coil", "cone", "upright"];
   const piece = $derived(cut.of === "step" ? sheet.fold.steps[cut.step ?? 0] : sheet.roll);
   const hue = $derived(cut.section.look && (cut.baked ? browned(cut.section.look.dough, cut.baked.first.dark) : cut.section.look.dough));
-  const rings = $derived(cut.section.rings?.each.length ?? cut.section.windings ?? 0);
+  const rings = $derived(ringsOf(cut.section));
 </script>
 
 {#if piece && wound.includes(piece.outline) && rings > 0}

@@ -1,6 +1,6 @@
 import type { BatchSheet, Section } from "../api/types";
 import type { Stratum } from "../bench/bench.svelte";
-import { type Baked, heightOf } from "./frame";
+import type { Baked } from "./frame";
 
 /** The bread cut through at one point of the work. */
 export interface Cut {
@@ -11,22 +11,9 @@ export interface Cut {
   step?: number;
 }
 
-/** The bread as it comes off the pan; nothing where nothing cooks it. */
-export function bakedOf(sheet: BatchSheet): Baked | null {
-  const { off } = sheet;
-  if (!off) return null;
-  const bursts = (sheet.risks ?? []).some((risk) => risk.symptom === "burst" && risk.sure !== "possible");
-  return { first: off.first, second: off.second, opens: off.opens, bursts };
-}
-
-// After its hold: leaves have sunk back and moisture has come out to the crust.
-function heldOf(sheet: BatchSheet): Baked | null {
-  const baked = bakedOf(sheet);
-  if (!baked || !sheet.off) return null;
-  const { held } = sheet.off;
-  const softer = (face: Baked["first"]) => ({ ...face, crust: (face.crust * held.crust) / 100 });
-  return { ...baked, first: softer(baked.first), second: softer(baked.second), opens: baked.opens.map((gap) => (gap * held.opens) / 100) };
-}
+/** The bread as it comes off the pan, or later; nothing where nothing cooks it. */
+export const bakedOf = ({ off, bursts }: BatchSheet, when: "fresh" | "held" = "fresh"): Baked | null =>
+  off ? { ...off[when], bursts: bursts ?? false } : null;
 
 /** What is cut at a stratum of the work: the ball, the sheet, the piece after a step, the raw bread or the bread off the pan. */
 export function cutAt(sheet: BatchSheet, stratum: Stratum, step: number | null, part: string): Cut {
@@ -50,7 +37,7 @@ export function cutAt(sheet: BatchSheet, stratum: Stratum, step: number | null, 
     }
     case "pan":
     case "clock": {
-      const baked = part === "hold" ? heldOf(sheet) : bakedOf(sheet);
+      const baked = bakedOf(sheet, part === "hold" ? "held" : "fresh");
       return baked ? { of: part === "hold" ? "held" : "off", section: sheet.section, baked } : raw;
     }
     default:
@@ -58,4 +45,4 @@ export function cutAt(sheet: BatchSheet, stratum: Stratum, step: number | null, 
   }
 }
 
-export const thicknessOf = (cut: Cut): number => heightOf(cut.section, cut.baked);
+export const thicknessOf = (cut: Cut): number => cut.baked?.thickness ?? cut.section.thickness;

@@ -1,7 +1,7 @@
-import type { OffPan, Section } from "../api/types";
+import type { BakedCut, Section } from "../api/types";
 
 /** What the pan and time have made of a section: how it is drawn off the pan. */
-export interface Baked extends Pick<OffPan, "first" | "second" | "opens"> {
+export interface Baked extends BakedCut {
   /** Its filling comes out. */
   bursts: boolean;
 }
@@ -52,15 +52,11 @@ export const tenth = (v: number): number => Math.round(v * 10) / 10;
 /** Chance that falls alike at every look. */
 export const chance = (n: number): number => Math.abs(Math.sin(n * 12.9898 + 4.1) * 43758.5453) % 1;
 
-/** Thickness with what stands open in it, mm. */
-export const heightOf = (section: Section, baked?: Baked | null): number =>
-  section.thickness + (section.rings ? 0 : (baked?.opens ?? []).reduce((sum, gap) => sum + gap, 0) / 1000);
-
 export type ScaleOf = Pick<Section, "across" | "thickness">;
 
 /** With `scaleOf`, several sections share one scale. The waves are only the hand's: they change no thickness by more than a third. */
 export function frameOf(section: Section, w: number, h: number, baked?: Baked | null, scaleOf?: ScaleOf): Frame {
-  const stack = heightOf(section, baked);
+  const stack = baked?.thickness ?? section.thickness;
   const scaled = scaleOf ?? { across: section.across, thickness: stack };
   // Nothing is drawn flatter than it is: what is too thick for its box is drawn less wide.
   const perMillimetre = Math.min((w - 4) / scaled.across, (h - 12) / scaled.thickness);

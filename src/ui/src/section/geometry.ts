@@ -56,6 +56,9 @@ export function draw(section: Section, w: number, h: number, baked?: Baked | nul
   };
 }
 
+// A film is drawn as thick as it is, and seen where it is thinner than a line; never so that lines hide the leaves between them.
+const filmOf = (film: number, { scale, least }: Frame) => Math.max((film / 1000) * scale, Math.min(1.1, least * 0.4));
+
 // Both faces of a film bend together, so that no film is drawn thicker than it is.
 const contactPaths = (section: Section, frame: Frame): DrawnContact[] =>
   section.contacts.flatMap((contact, i) => {
@@ -64,7 +67,7 @@ const contactPaths = (section: Section, frame: Frame): DrawnContact[] =>
     return {
       ...drawn(contact),
       path: `M${frame.line(middle, i + 1)}`,
-      width: Math.max((contact.film / 1000) * frame.scale, 1.1),
+      width: filmOf(contact.film, frame),
       stitches: contact.state === "fused" ? stitch(frame, middle, i + 1) : "",
     };
   });

@@ -7,11 +7,12 @@
   import { amount } from "../words/format";
   import { outlineName } from "../words/names/fold";
   import Laid from "./Laid.svelte";
+  import { ringsOf } from "../section/rings";
   import type { StageProps } from "./props";
 
   let { spec, sheet }: StageProps = $props();
   const roll = $derived(spec.roll);
-  const turns = $derived(Math.min(Math.round(sheet.section.rings?.each.length ?? sheet.section.windings ?? 4), 40));
+  const turns = $derived(Math.min(Math.round(ringsOf(sheet.section) || 4), 40));
   const long = $derived(sheet.roll.across);
   const wide = $derived(sheet.roll.wide);
   // The pin's outline is as much bigger than the bread as the dough will spring back.

@@ -172,7 +172,7 @@
         <p class="pans-line" data-testid="pans-line">
           <b class="text-big">{m.pans_count({ count: sheet.pans.length })}</b>
           <span>{m.first_piece_at({ time: at(crew.firstPiece) })}</span>
-          <span class="flex-1 text-night-mute">{m.pieces_to_come({ count: sheet.toMake - sheet.done })}</span>
+          <span class="flex-1 text-night-mute">{m.pieces_to_come({ count: sheet.toCome ?? 0 })}</span>
           <button class="act plain" onclick={() => (panned = true)}>{m.show_the_pans()}</button>
         </p>
       {/if}

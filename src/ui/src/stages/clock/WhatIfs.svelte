@@ -92,7 +92,7 @@
             <span class="block text-fine text-mute"
               >{beside(
                 listed(buys(w, forwards)),
-                w.perHour !== Math.round(report.perHour) && m.an_hour({ count: w.perHour }),
+                w.perHour !== report.perHour && m.an_hour({ count: w.perHour }),
               )}{#if report.breaches.length > 0 && w.breaches === 0}
                 · <b class="text-leaf">{m.keeps_limits()}</b>{/if}</span
             >

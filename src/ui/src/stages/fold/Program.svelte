@@ -6,6 +6,7 @@
   import { m } from "../../paraglide/messages";
   import { pictureOf } from "../../section/picture";
   import Plan from "../../section/Plan.svelte";
+  import { ringsOf } from "../../section/rings";
   import Toggle from "../../parts/Toggle.svelte";
   import { narrow } from "../../narrow";
   import { amount } from "../../words/format";
@@ -58,8 +59,7 @@
   function viewOf(i: number) {
     const after = sheet.fold.steps[i];
     if (!after) return null;
-    const rings = after.section.rings?.each.length ?? after.section.windings ?? 0;
-    return pictureOf({ ...after, rings }, (i > 0 ? sheet.fold.steps[i - 1]?.view : sheet.sheet.view)?.facets ?? []);
+    return pictureOf({ ...after, rings: ringsOf(after.section) }, (i > 0 ? sheet.fold.steps[i - 1]?.view : sheet.sheet.view)?.facets ?? []);
   }
 </script>
 

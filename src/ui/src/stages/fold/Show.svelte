@@ -8,6 +8,7 @@
   import { narrow } from "../../narrow";
   import Slide from "../../parts/Slide.svelte";
   import Plan from "../../section/Plan.svelte";
+  import { ringsOf } from "../../section/rings";
   import { amount } from "../../words/format";
   import { outlineName } from "../../words/names/fold";
   import type { FoldStep } from "../../api/types";
@@ -55,7 +56,7 @@
       outline: after.outline,
       across: after.across,
       wide: after.wide,
-      rings: after.section.rings?.each.length ?? after.section.windings ?? 0,
+      rings: ringsOf(after.section),
     };
   };
   const done = $derived<Piece>({
@@ -63,7 +64,7 @@
     outline: sheet.roll.outline,
     across: sheet.roll.across,
     wide: sheet.roll.wide,
-    rings: sheet.section.rings?.each.length ?? sheet.section.windings ?? 0,
+    rings: ringsOf(sheet.section),
   });
   const before = $derived(pieceAt(Math.max(position - 1, 0)));
   const after = $derived(position > last ? done : pieceAt(position));
