@@ -47,7 +47,7 @@ internal static class LogBench
     {
         var random = new Random(20261126);
         var pantry = new Pantry(KitchenDb.Open(Path.Combine(folder, "ystrata.db")));
-        MarrowQuayLarder.Fill(pantry, Start);
+        pantry.Keep(MarrowQuayLarder.Lines, Start);
         var kitchen = pantry.Kitchen();
         (Bread Bread, Planned Planned)[] breads = [.. MarrowQuayBreads.All(Start).Values.OrderBy(b => b.Name, StringComparer.Ordinal).Select(b => (b, Planned.Of(b.Spec, Planner.Plan(b.Spec, kitchen).Value!)))];
         string[] notes = ["short rests, two went out early", "new bag of flour, drinks more", "", "best so far", "pan ran hot after the sixth"];

@@ -155,7 +155,7 @@ builder.Services.AddHostedService(s => s.GetRequiredService<RunningServices>());
 builder.Services.AddSingleton<Changes>();
 builder.Services.AddSingleton<LiveStreams>();
 builder.Services.AddSingleton<ScaleFeed>();
-builder.Services.AddSingleton<MarrowQuay>();
+builder.Services.AddSingleton<DemoKitchen>();
 // --scale /dev/ttyUSB0 listens to a scale on a serial line; without it the stand-in is on the bench.
 builder.Services.AddSingleton<IScale>(s => settings.Scale is { Length: > 0 } device
     ? new LineScale(device, s.GetRequiredService<TimeProvider>())
@@ -170,7 +170,7 @@ var app = builder.Build();
 _ = app.Services.GetRequiredService<KitchenLock>();
 if (settings.Demo)
 {
-    app.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+    app.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
 }
 
 app.UseMiddleware<Headers>();

@@ -14,7 +14,7 @@ public sealed class FaceTests : IDisposable
     public FaceTests()
     {
         client = kitchen.CreateClient();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
     }
 
     public void Dispose()

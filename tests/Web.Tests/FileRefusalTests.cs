@@ -137,7 +137,7 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
         // A line of every kind, so that a slip lands in each of them.
         using var full = new WebKitchen();
         using var client = full.CreateClient();
-        full.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        full.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
         var lines = (await client.GetStringAsync("/api/files/kitchen")).Split('\n');
         byte[] whole = Encoding.UTF8.GetBytes(string.Join('\n', [lines[0], .. lines[1..^2].GroupBy(l => l[..20]).Select(g => g.First()), lines[^3].TrimEnd(','), "]}"]));
         // Ten thousand more in the bench.

@@ -21,7 +21,7 @@ public sealed class FileTests : IDisposable
     {
         client = kitchen.CreateClient();
         there = other.CreateClient();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
     }
 
     public void Dispose()

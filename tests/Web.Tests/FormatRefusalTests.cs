@@ -13,7 +13,7 @@ public sealed class FormatRefusalTests : IClassFixture<WebKitchen>
     public FormatRefusalTests(WebKitchen kitchen)
     {
         client = kitchen.CreateClient();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
     }
 
     private async Task<JsonNode> Get(string path) => JsonNode.Parse(await client.GetStringAsync(path))!;

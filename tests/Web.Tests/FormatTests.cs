@@ -18,7 +18,7 @@ public sealed class FormatTests : IDisposable
     public FormatTests()
     {
         client = kitchen.CreateClient();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
     }
 
     public void Dispose()

@@ -70,7 +70,7 @@ public sealed class HouseTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         var kitchens = new[] { kitchen, other };
         foreach (var k in kitchens)
         {
-            k.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+            k.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
         }
 
         var logs = kitchens.Select(k => k.Services.GetRequiredService<Logbook>().All().ToList()).ToList();
@@ -90,7 +90,7 @@ public sealed class HouseTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
         var breads = used.Services.GetRequiredService<Breads>();
         breads.Add(new(Guid.CreateVersion7(), "Mine", "", [], BatchSpec.Plain, DateTimeOffset.UnixEpoch));
 
-        used.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        used.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
 
         Assert.Equal("Mine", Assert.Single(breads.All()).Name);
     }

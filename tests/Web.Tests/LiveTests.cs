@@ -15,7 +15,7 @@ public sealed class LiveTests : IDisposable
     public LiveTests()
     {
         client = kitchen.CreateClient();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
     }
 
     public void Dispose()

@@ -17,7 +17,7 @@ public sealed class LogTests : IDisposable
     public LogTests()
     {
         client = kitchen.CreateClient();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
     }
 
     public void Dispose()

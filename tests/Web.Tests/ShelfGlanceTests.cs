@@ -17,7 +17,7 @@ public sealed class ShelfGlanceTests : IDisposable
     public ShelfGlanceTests()
     {
         _ = kitchen.CreateClient();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
         (breads, kept) = (kitchen.Services.GetRequiredService<Breads>(), kitchen.Services.GetRequiredService<Glances>());
     }
 

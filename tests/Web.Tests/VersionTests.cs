@@ -21,7 +21,7 @@ public sealed class VersionTests : IClassFixture<WebKitchen>, IDisposable
     {
         client = kitchen.CreateClient();
         client.DefaultRequestHeaders.IfMatch.Clear();
-        kitchen.Services.GetRequiredService<MarrowQuay>().FillIfEmpty();
+        kitchen.Services.GetRequiredService<DemoKitchen>().FillIfEmpty();
     }
 
     public void Dispose() => client.Dispose();

@@ -4,10 +4,9 @@ import { own, startServer } from "./server.mjs";
 
 type Server = Awaited<ReturnType<typeof startServer>>;
 
-async function serve(use: (server: Server) => Promise<void>) {
-  const server = await startServer({ more: ["--words", join(import.meta.dirname, "../../.build/words")] });
-  await server.remember();
-  await use(server);
+const begin = () => startServer({ more: ["--words", join(import.meta.dirname, "../../.build/words")] });
+
+async function end(server: Server) {
   await server.stop();
   server.clear();
 }
@@ -18,17 +17,30 @@ async function serve(use: (server: Server) => Promise<void>) {
  */
 export const test = base.extend<
   { kitchen: Server; bench: Bench; expectErrors: RegExp; ownServer: boolean; firstTime: boolean },
-  { server: Server }
+  { shared: () => Promise<Server> }
 >({
   firstTime: [false, { option: true }],
   expectErrors: [/^$/, { option: true }],
   ownServer: [false, { option: true }],
-  // eslint-disable-next-line no-empty-pattern
-  server: [async ({}, use) => serve(use), { scope: "worker" }],
-  kitchen: async ({ ownServer, server }, use) => {
-    if (ownServer) return serve(use);
-    await server.reset();
+  shared: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      let server: Promise<Server> | undefined;
+      const remembered = async () => {
+        const begun = await begin();
+        await begun.remember();
+        return begun;
+      };
+      await use(() => (server ??= remembered()));
+      if (server) await end(await server);
+    },
+    { scope: "worker" },
+  ],
+  kitchen: async ({ ownServer, shared }, use) => {
+    const server = await (ownServer ? begin() : shared());
+    if (!ownServer) await server.reset();
     await use(server);
+    if (ownServer) await end(server);
   },
   // What is asked beside the pages carries what they carry; the pages do so by themselves.
   request: async ({ playwright }, use) => {

@@ -8,6 +8,7 @@ import { begin } from "./service";
 /** Pages that are kept in the browser: they open while the kitchen is away, and nothing old is taken for new. */
 test.use({ serviceWorkers: "allow", ownServer: true, expectErrors: /net::ERR_|Failed to fetch|status of 50/ });
 
+// The browser says when its worker has everything: that is waited for, and not looked for.
 const kept = (page: import("@playwright/test").Page) =>
   page.evaluate(async () => {
     const worker = await navigator.serviceWorker.ready;
@@ -18,7 +19,7 @@ const kept = (page: import("@playwright/test").Page) =>
 
 test("pages open while the kitchen is away and say so, and what they show comes when it is back", async ({ kitchen, page }) => {
   await expect(page.getByRole("heading", { level: 1, name: "Your breads" })).toBeVisible();
-  await expect.poll(() => kept(page)).toBeGreaterThan(0);
+  expect(await kept(page)).toBeGreaterThan(0);
   await kitchen.stop();
   await page.reload();
   await expect(page.getByRole("heading", { level: 1, name: "Your breads" })).toBeVisible();
@@ -42,7 +43,7 @@ test("the stove that is opened anew while the kitchen is away goes on with its t
   const id = await begin(request, kitchen.address);
   await page.goto(`${kitchen.address}/#/stove/${id}`);
   await expect(page.getByTestId("belt")).toBeVisible();
-  await expect.poll(() => kept(page)).toBeGreaterThan(0);
+  expect(await kept(page)).toBeGreaterThan(0);
   await kitchen.stop();
   await page.reload();
   await expect(page.getByTestId("belt")).toBeVisible();
@@ -62,7 +63,7 @@ test("the stove that is opened anew while the kitchen is away goes on with its t
 });
 
 test("after an update the page says that a newer version is here, and takes it where nothing is lost by it", async ({ kitchen, page }) => {
-  await expect.poll(() => kept(page)).toBeGreaterThan(0);
+  expect(await kept(page)).toBeGreaterThan(0);
   // What the kitchen says it is, is another version than the pages are.
   await page.route("**/api/door", async (route) => {
     const answer = await route.fetch();
@@ -78,7 +79,7 @@ test("after an update the page says that a newer version is here, and takes it w
 });
 
 test("pages that are kept of one version give way to those of the next, once and for all", async ({ kitchen, page }) => {
-  await expect.poll(() => kept(page)).toBeGreaterThan(0);
+  expect(await kept(page)).toBeGreaterThan(0);
   await kitchen.stop();
   // The next version: the same pages under another title, and a worker that knows it, before a kitchen that is else the same.
   const pages = join(import.meta.dirname, "../../src/Web/wwwroot");
@@ -123,7 +124,7 @@ test("it can be laid on a tablet's own screen", async ({ kitchen, page, request 
   expect(manifest.display).toBe("standalone");
   for (const icon of manifest.icons) expect((await request.get(kitchen.address + icon.src)).status()).toBe(200);
   // What the kitchen answers is kept nowhere but where the program says so.
-  await expect.poll(() => kept(page)).toBeGreaterThan(0);
+  expect(await kept(page)).toBeGreaterThan(0);
   const urls = await page.evaluate(async () => {
     const all: string[] = [];
     for (const name of await caches.keys()) for (const one of await (await caches.open(name)).keys()) all.push(new URL(one.url).pathname);

@@ -1,4 +1,3 @@
-import { startServer } from "./server.mjs";
 import { expect, test } from "./kitchen";
 
 const menu = async (page: import("@playwright/test").Page, bread: string, what: string) => {
@@ -121,17 +120,4 @@ test("batches older than the newest hundred come when they are asked for", async
   await earlier.click();
   await expect(lately.filter({ hasText: /^Noon 1 / })).toBeVisible();
   await expect(earlier).toHaveCount(0);
-});
-
-test("an empty kitchen opens on the schools as pictures, and a first bread begins by keys alone", async ({ page }) => {
-  const empty = await startServer({ demo: false });
-  await page.goto(`${empty.address}/#/`);
-  const first = page.getByTestId("beginning").getByRole("button");
-  await expect(first).toHaveCount(17);
-  await first.first().focus();
-  await page.keyboard.press("Tab");
-  await page.keyboard.press("Enter");
-  await expect(page.getByTestId("makes")).toContainText(/\d+ × \d+ g/);
-  await empty.stop();
-  empty.clear();
 });

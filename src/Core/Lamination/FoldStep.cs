@@ -100,6 +100,9 @@ public abstract record FoldStep
     /// <summary>What it lays in, on one piece.</summary>
     internal virtual IEnumerable<FoldInput> Inputs(string at) => [];
 
+    /// <summary>The same with another fat and another flour, where it lays any.</summary>
+    internal virtual FoldStep With(string fat, string flour) => this;
+
     /// <summary>The same with another mass of fat; the same where it lays none.</summary>
     internal virtual FoldStep WithFat(Func<Grams, Grams> change) => this;
 

@@ -3,15 +3,18 @@ using Ystrata.Web.Files;
 
 namespace Ystrata.Web.Demo;
 
-/// <summary>The canteen at the ferry landing: twelve breads, its own larder and three weeks of its log, the same every time.</summary>
-public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Photos photos, CurrentKitchen current)
+/// <summary>One cooking of the canteen.</summary>
+internal sealed record Cooked(Batch Batch, LogEntry Entry, IReadOnlyList<Lesson> Lessons, Photo? Photo);
+
+/// <summary>The canteen at the ferry landing: twelve breads, its own larder and three weeks of its log, the same every time, and what is to be made on one day.</summary>
+internal static class MarrowQuay
 {
     private const int Seed = 20261102;
 
     private static readonly DateTimeOffset FirstDay = new(2026, 11, 2, 0, 0, 0, TimeSpan.Zero);
 
     // Which bread, which day after the first, how it came out (soft, leaves, colour, taste), what the cook wrote and found wrong.
-    private static readonly (string Bread, int Day, int Hour, Judged Judged, string Note, Symptom[]? Faults)[] Cookings =
+    private static readonly (string Bread, int Day, int Hour, Judged Judged, string Note, Symptom[]? Faults)[] Days =
     [
         ("Night-crew squares", 0, 18, new(3, 4, 4, 4), "Crew came early, two rounds went out with short rests. Still peeled well.", [Symptom.ShrankBack]),
         ("First-ferry squares", 1, 6, new(3, 2, 4, 4), "Only one ghee, no time. Middle held together like one leaf.", [Symptom.NoLayers]),
@@ -37,50 +40,67 @@ public sealed class MarrowQuay(Breads breads, Batches batches, Logbook log, Phot
         [20] = (1.2, false),
     };
 
-    /// <summary>Fills a kitchen in which nothing has ever been kept; any other is left alone.</summary>
-    public void FillIfEmpty()
+    // What is made for one day of the canteen: the one after the kitchen was filled.
+    private static readonly (string Bread, int Pieces, double Hour)[] NextDay =
+    [
+        ("First-ferry squares", 16, 6.5), ("Fenugreek triangles", 24, 12), ("Cauliflower and pea rounds", 16, 12.25), ("Nigella coils", 12, 17.5), ("Night-crew squares", 20, 18),
+    ];
+
+    public static DateTimeOffset ShelfAt => FirstDay.AddDays(-1).AddHours(9);
+
+    /// <summary>The larder it was planned with.</summary>
+    public static Kitchen Its { get; } = Pantry.Over(Kitchen.Shipped, MarrowQuayLarder.Lines.Select(i => new IngredientRecord(i, ShelfAt)));
+
+    public static IReadOnlyList<Bread> Breads { get; } = [.. MarrowQuayBreads.All(ShelfAt).Values];
+
+    private static readonly Lazy<IReadOnlyList<Cooked>> All = new(() => [.. Cook()]);
+
+    /// <summary>Batch, entry and photo of everything that was cooked.</summary>
+    public static IReadOnlyList<Cooked> Cookings => All.Value;
+
+    private static IEnumerable<Cooked> Cook()
     {
-        if (!breads.NeverUsed())
-        {
-            return;
-        }
-
-        current.Change((pantry, at) => MarrowQuayLarder.Fill(pantry, at));
-        var shelf = MarrowQuayBreads.All(FirstDay.AddDays(-1).AddHours(9));
-        foreach (var bread in shelf.Values)
-        {
-            breads.Add(bread);
-        }
-
+        var shelf = Breads.ToDictionary(b => b.Name);
         var random = new Random(Seed);
-        foreach (var (name, day, hour, judged, note, faults) in Cookings)
+        foreach (var (name, day, hour, judged, note, faults) in Days)
         {
             var at = FirstDay.AddDays(day).AddHours(hour).AddMinutes(5 * random.Next(0, 7));
             var bread = shelf[name];
             var spec = bread.Spec with { Start = bread.Spec.Start with { By = StartBy.Pieces, Pieces = bread.Spec.Start.Pieces + 2 * random.Next(-2, 3) } };
             var batch = new Batch(MarrowQuayBreads.Id("batch", day), bread.Id, name, spec, at, at.AddHours(-3));
-            batches.Add(batch);
-            var sheet = Planner.Plan(spec, current.Now).Value!;
+            var sheet = Planner.Plan(spec, Its).Value!;
             var (photo, face) = Photo(sheet, day, at);
             var outcome = AsCooked(spec, sheet, judged, note, faults, random) with { Faces = face is null ? null : [face] };
-            var entry = new LogEntry(MarrowQuayBreads.Id("log", day), batch.Id, spec, at, outcome, at.AddHours(1), name, bread.Id, Planned.Of(spec, sheet), photo);
-            log.Add(entry, Lessons.Of(spec, entry.Outcome, current.Now));
+            var entry = new LogEntry(MarrowQuayBreads.Id("log", day), batch.Id, spec, at, outcome, at.AddHours(1), name, bread.Id, Planned.Of(spec, sheet), photo?.Id);
+            yield return new(batch, entry, Lessons.Of(spec, outcome, Its), photo);
         }
     }
 
-    private (Guid? Id, FacePhoto? Face) Photo(BatchSheet sheet, int day, DateTimeOffset at)
+    /// <summary>What is to be made on one day.</summary>
+    /// <param name="midnight">At which that day begins.</param>
+    public static IEnumerable<Batch> ToMake(DateTimeOffset midnight)
+    {
+        var shelf = Breads.ToDictionary(b => b.Name);
+        return NextDay.Select((b, i) => new Batch(
+            MarrowQuayBreads.Id("day", i),
+            shelf[b.Bread].Id,
+            b.Bread,
+            shelf[b.Bread].Spec with { Start = shelf[b.Bread].Spec.Start with { By = StartBy.Pieces, Pieces = b.Pieces } },
+            midnight.AddHours(b.Hour),
+            FirstDay.AddDays(21)));
+    }
+
+    private static (Photo? Photo, FacePhoto? Face) Photo(BatchSheet sheet, int day, DateTimeOffset at)
     {
         if (!Photographed.TryGetValue(day, out var was))
         {
             return (null, null);
         }
 
-        var lightness = FaceColours.LightnessAt(was.Darker * sheet.Pan.Done.First, FaceColours.HueOf(sheet.Dough, current.Now));
+        var lightness = FaceColours.LightnessAt(was.Darker * sheet.Pan.Done.First, FaceColours.HueOf(sheet.Dough, Its));
         var (png, face) = MarrowQuayPhotos.Draw(FaceIs.First, lightness, Seed + day, was.Shadow);
         var (body, small) = PhotoFile.Anew(png)!.Value;
-        var photo = new Photo(MarrowQuayBreads.Id("photo", day), PhotoFile.Kind, body, small, at);
-        photos.Add(photo);
-        return (photo.Id, face);
+        return (new(MarrowQuayBreads.Id("photo", day), PhotoFile.Kind, body, small, at), face);
     }
 
     // What happened lies near the plan: more water than planned, hands that vary, a pan that wanders.

@@ -1,5 +1,3 @@
-using Ystrata.Store;
-
 namespace Ystrata.Web.Demo;
 
 /// <summary>What the canteen has of its own: two sacks, a glass, and what it pays. All made up.</summary>
@@ -12,21 +10,18 @@ internal static class MarrowQuayLarder
         ("yogurt", 2.1, 1000), ("buttermilk", 1.4, 1000), ("puree-beet", 2.2, 1000), ("leek", 2.9, 1000), ("seed-nigella", 4.2, 250), ("fenugreek-leaf", 1.9, 200),
     ];
 
-    public static void Fill(Pantry pantry, DateTimeOffset at)
-    {
-        var shipped = Larder.Shipped;
-        Ingredient Sack(string id, string name, string of, double thirst, string note) =>
-            shipped[of] with { Id = id, Name = name, Note = note, Lot = new(of, new(thirst)), Origin = Origin.Own };
+    /// <summary>Its lines: shipped ones with a price, and two sacks.</summary>
+    public static IReadOnlyList<Ingredient> Lines { get; } =
+    [
+        .. Prices.Select(p => Larder.Shipped[p.Id] with { Price = new(new(p.Cost), new(p.Pack)) }),
+        Sack("own-atta-sack-31", "Atta, sack 31", "flour-atta", 2.5, "drinks more than the last"),
+        Sack("own-white-sack-8", "White flour, sack 8", "flour-white", -1, ""),
+    ];
 
-        pantry.Keep(
-            [
-                .. Prices.Select(p => shipped[p.Id] with { Price = new(new(p.Cost), new(p.Pack)) }),
-                Sack("own-atta-sack-31", "Atta, sack 31", "flour-atta", 2.5, "drinks more than the last"),
-                Sack("own-white-sack-8", "White flour, sack 8", "flour-white", -1, ""),
-            ],
-            at);
-        pantry.Keep(new Vessel("quay-glass", "Quay glass", new(195)), at);
-        pantry.Keep(new Vessel("blue-jug", "Blue jug", new(840)), at);
-        pantry.Keep(Units.Usual with { Coin = "¤" });
-    }
+    public static IReadOnlyList<Vessel> Vessels { get; } = [new("quay-glass", "Quay glass", new(195)), new("blue-jug", "Blue jug", new(840))];
+
+    public const string Coin = "¤";
+
+    private static Ingredient Sack(string id, string name, string of, double thirst, string note) =>
+        Larder.Shipped[of] with { Id = id, Name = name, Note = note, Lot = new(of, new(thirst)), Origin = Origin.Own };
 }

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Ystrata.Store;
+using Ystrata.Web.Demo;
 using Ystrata.Web.Files;
 using Ystrata.Web.Live;
 
@@ -30,6 +31,9 @@ public static class KeepingEndpoints
     {
         keeping.MapGet("", All).WithName("keeping").WithSummary("Backups, and how safely they lie.");
         keeping.MapGet("trash", Deleted).WithName("trash").Produces<IReadOnlyList<Trashed>>().WithSummary("What was deleted last first, in pages.");
+        keeping.MapGet("demo", (DemoKitchen demo) => demo.View()).WithName("demo").WithSummary("How much of the demo is in the kitchen.");
+        keeping.MapPost("demo", (DemoKitchen demo) => demo.Fill()).Tells(Place.Kitchen).IsDear().WithName("fillDemo").WithSummary("Lays the demo beside what there is; sent twice it counts once.");
+        keeping.MapDelete("demo", (DemoKitchen demo) => demo.TakeOut()).Tells(Place.Kitchen).IsDear().WithName("takeDemoOut").WithSummary("Puts what nobody has changed of the demo into the trash, and the larder back to what it was.");
         keeping.MapPost("backups", Make).IsWhole().WithName("makeBackup").Produces<BackupFile>(201).WithSummary("Backs the current up as it stands, while it runs.");
         keeping.MapPost("backups/bring", Bring)
             .IsWhole()

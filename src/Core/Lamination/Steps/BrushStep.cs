@@ -26,6 +26,8 @@ public sealed record BrushStep(string Fat, Grams Mass, LaidOn On = LaidOn.Top, M
 
     internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value), ("rim", Rim?.Value ?? 0)];
 
+    internal override FoldStep With(string fat, string flour) => this with { Fat = fat };
+
     internal override IEnumerable<(string Name, string Id)> Ids => [("fat", Fat)];
 
     internal override IEnumerable<FoldInput> Inputs(string at) => [new(at + ".mass", Fat, Mass, LaidIn.Fat)];

@@ -11,6 +11,8 @@ public sealed record DustStep(string Flour, Grams Mass) : FoldStep
 
     internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value)];
 
+    internal override FoldStep With(string fat, string flour) => this with { Flour = flour };
+
     internal override IEnumerable<(string Name, string Id)> Ids => [("flour", Flour)];
 
     internal override IEnumerable<FoldInput> Inputs(string at) => [new(at + ".mass", Flour, Mass, LaidIn.Dust)];

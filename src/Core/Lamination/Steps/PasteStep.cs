@@ -14,6 +14,8 @@ public sealed record PasteStep(string Fat, Grams Mass, string Flour, Grams Flour
 
     internal override IEnumerable<(string Name, double Value)> Figures => [("mass", Mass.Value), ("flourMass", FlourMass.Value)];
 
+    internal override FoldStep With(string fat, string flour) => this with { Fat = fat, Flour = flour };
+
     internal override IEnumerable<(string Name, string Id)> Ids => [("fat", Fat), ("flour", Flour)];
 
     internal override IEnumerable<FoldInput> Inputs(string at) => [new(at + ".mass", Fat, Mass, LaidIn.Fat), new(at + ".flourMass", Flour, FlourMass, LaidIn.Dust)];

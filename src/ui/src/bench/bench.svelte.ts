@@ -145,15 +145,15 @@ class Bench {
   }
 
   /** A way back from what was just done, for a button that outlives it: it is done to the batch it belongs to, whatever lies on the bench by then. */
-  back(to: (spec: BatchSpec) => void): () => void {
+  back(to: (spec: BatchSpec, figures: { name: string }) => void): () => void {
     const { keeper } = this;
     return () => {
       if (keeper === this.keeper) {
         const { spec } = this;
-        if (spec) this.change(() => to(spec));
+        if (spec) this.change(() => to(spec, this));
       } else if (keeper) {
         const figures = structuredClone(keeper.figures);
-        to(figures.spec);
+        to(figures.spec, figures);
         keeper.changed(figures);
       }
     };

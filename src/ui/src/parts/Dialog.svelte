@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
   import type { Snippet } from "svelte";
+  import { toaster } from "../toast.svelte";
 
   /**
    * What opens over the page and is answered or closed: with Escape, beside it, or by a button of its own (`DialogClose`). It scrolls as a whole,
@@ -48,7 +49,10 @@
   {#if trigger}<Dialog.Trigger class={triggerClass} aria-label={triggerLabel}>{@render trigger()}</Dialog.Trigger>{/if}
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 {night ? 'bg-night-shade' : 'bg-shade'}" />
-    <div class="pointer-events-none fixed inset-0 z-50 grid justify-items-center overflow-y-auto p-3 sm:p-6">
+    <!-- What is told at the foot of the page hides none of it. -->
+    <div
+      class="pointer-events-none fixed inset-x-0 top-0 z-50 grid justify-items-center overflow-y-auto p-3 sm:p-6 {toaster.now ? 'bottom-28' : 'bottom-0'}"
+    >
       <Dialog.Content
         class="{night ? 'stove-menu' : 'tray grid gap-3 p-4 sm:p-5'} pointer-events-auto my-auto w-full grid-cols-[minmax(0,1fr)] {widths[
           wide

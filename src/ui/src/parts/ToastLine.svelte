@@ -16,10 +16,10 @@
   data-trouble={line.trouble ? "" : undefined}
 >
   <span>{line.trouble ? "▲ " : ""}{line.text}</span>
-  {#if here && line.stays}<button class="grid size-11 place-items-center" aria-label={m.close()} onclick={() => toaster.close()}
+  {#if here && line.stays}<button class="grid size-11 shrink-0 place-items-center" aria-label={m.close()} onclick={() => toaster.close()}
       ><X size={20} aria-hidden="true" /></button
     >{/if}
   {#if here && line.undo}
-    <button class="min-h-11 px-2 font-head font-bold text-ghee underline" onclick={() => void toaster.undo()}>{m.undo()}</button>
+    <button class="min-h-11 shrink-0 px-2 font-head font-bold text-ghee underline" onclick={() => void toaster.undo()}>{m.undo()}</button>
   {/if}
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Layers from "@lucide/svelte/icons/layers";
   import BookOpen from "@lucide/svelte/icons/book-open";
   import Ellipsis from "@lucide/svelte/icons/ellipsis";
   import FileText from "@lucide/svelte/icons/file-text";
@@ -33,6 +34,7 @@
 
   const recipe = $derived(same ? m.make_recipe() : m.make_bread());
   let open = $state(false);
+  let choosing = $state(false);
   let opener = $state<HTMLElement>();
 
   async function log() {
@@ -107,6 +109,7 @@
         { icon: FileText, label: m.batch_card(), go: () => void push("/card") },
         { icon: NotebookPen, label: m.log_it(), go: () => void log() },
         { icon: BookOpen, label: recipe, go: () => void makeRecipe() },
+        { icon: Layers, label: m.another_school(), go: () => (choosing = true) },
       ]}
       onclose={() => (open = false)}
     />
@@ -115,6 +118,12 @@
   <div class="mt-3 grid grid-cols-2 gap-2 pe-4">
     <a class="button px-2 text-small" href="#/card"><FileText size={18} aria-hidden="true" />{m.batch_card()}</a>
     <button class="button strong px-2" onclick={() => void log()}><NotebookPen size={18} aria-hidden="true" />{m.log_it()}</button>
-    <button class="button col-span-2 px-2 text-small" onclick={() => void makeRecipe()}>{recipe}</button>
+    <button class="button px-2 text-small" onclick={() => void makeRecipe()}>{recipe}</button>
+    <button class="button px-2 text-small" onclick={() => (choosing = true)}>{m.another_school()}</button>
   </div>
+{/if}
+{#if choosing}
+  {#await import("./batch/AnotherSchool.svelte") then { default: AnotherSchool }}<AnotherSchool
+      onclose={() => (choosing = false)}
+    />{/await}
 {/if}

@@ -5,13 +5,12 @@
   import { call, callPages } from "../api/call";
   import { api, meant } from "../api/client";
   import { all, Fetched } from "../api/fetched.svelte";
-  import type { BatchView, BreadView, SchoolView } from "../api/types";
+  import type { BatchSpec, BatchView, BreadView } from "../api/types";
   import { batch } from "../bench/bench.svelte";
   import { m } from "../paraglide/messages";
   import Chips from "../parts/Chips.svelte";
   import Trouble from "../parts/Trouble.svelte";
   import { toaster, told } from "../toast.svelte";
-  import { schoolName } from "../words/names/schools";
   import { folded } from "../words/find";
   import BreadCard from "./shelf/BreadCard.svelte";
   import FromFile from "./shelf/FromFile.svelte";
@@ -65,7 +64,7 @@
   }
 
   // A bread is called by its school until it has a name of its own.
-  const begin = (school: SchoolView) => void cook({ id: null, name: schoolName(school.id), spec: school.spec });
+  const begin = (name: string, spec: BatchSpec) => void cook({ id: null, name, spec });
 
   // One that is gone already, here or on another screen, is deleted as it was to be.
   async function remove(path: "/api/breads/{id}" | "/api/batches/{id}", { id, name, version }: BreadView | BatchView) {
@@ -121,7 +120,8 @@
       <div class="min-h-0 overflow-y-auto" data-testid="beginning">
         <h2 class="text-big font-bold">{m.what_to_make()}</h2>
         <p class="mb-2 text-mute">{m.shelf_empty()}</p>
-        {#await import("./shelf/Schools.svelte") then { default: Schools }}<Schools onpick={begin} />{/await}
+        {#await import("./shelf/Beginning.svelte") then { default: Beginning }}<Beginning onbegin={begin} />{/await}
+        {#await import("./shelf/Demo.svelte") then { default: Demo }}<div class="mt-4"><Demo /></div>{/await}
       </div>
     {/if}
   </section>
@@ -138,7 +138,7 @@
 <!-- What is opened by a press comes with the press. -->
 {#if choosing}
   {#await import("./shelf/NewBread.svelte") then { default: NewBread }}
-    <NewBread onclose={() => (choosing = false)} onpick={begin} />
+    <NewBread onclose={() => (choosing = false)} onbegin={begin} />
   {/await}
 {/if}
 {#if menu}

@@ -15,6 +15,7 @@
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
   import { clock, day, number } from "../../words/format";
+  import Demo from "../shelf/Demo.svelte";
   import RestoreDialog from "./RestoreDialog.svelte";
   import Trash from "./Trash.svelte";
 
@@ -158,6 +159,7 @@
           <FileButton label={m.file_open()} accept=".json,application/json" onfile={(f) => void (file = f)} />
         </div>
       </section>
+      <Demo />
       <Trash days={keeping.trashDays} />
     </div>
   </div>

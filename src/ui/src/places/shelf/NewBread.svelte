@@ -1,18 +1,18 @@
 <script lang="ts">
-  import type { SchoolView } from "../../api/types";
+  import type { BatchSpec } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import Dialog from "../../parts/Dialog.svelte";
   import DialogClose from "../../parts/DialogClose.svelte";
-  import Schools from "./Schools.svelte";
+  import Beginning from "./Beginning.svelte";
 
-  let { onpick, onclose }: { onpick: (school: SchoolView) => void; onclose: () => void } = $props();
+  let { onbegin, onclose }: { onbegin: (name: string, spec: BatchSpec) => void; onclose: () => void } = $props();
 </script>
 
-<Dialog open title={m.new_from()} wide="whole" {onclose}>
-  <Schools
-    onpick={(school) => {
+<Dialog open title={m.what_to_make()} wide="whole" {onclose}>
+  <Beginning
+    onbegin={(name, spec) => {
       onclose();
-      onpick(school);
+      onbegin(name, spec);
     }}
   />
   <DialogClose class="button mt-1 w-full" />

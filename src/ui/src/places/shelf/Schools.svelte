@@ -11,10 +11,17 @@
   import { schoolHow, schoolName } from "../../words/names/schools";
 
   /** The schools as pictures, from the plainest to the finest: what a bread can begin from. */
-  let { onpick }: { onpick: (school: SchoolView) => void } = $props();
+  interface Props {
+    onpick: (school: SchoolView) => void;
+    onknown?: (schools: SchoolView[]) => void;
+  }
+  let { onpick, onknown }: Props = $props();
   const MOST = 5;
   const schools = new Fetched(() => call(() => api.GET("/api/schools")));
   void schools.fetch();
+  $effect(() => {
+    if (schools.data) onknown?.(schools.data);
+  });
   const biggest = $derived({
     across: Math.max(...(schools.data ?? []).map((s) => s.glance.section.across), 1),
     thickness: Math.max(...(schools.data ?? []).map((s) => s.glance.section.thickness), 1),

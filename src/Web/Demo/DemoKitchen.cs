@@ -1,0 +1,122 @@
+using Ystrata.Store;
+
+namespace Ystrata.Web.Demo;
+
+/// <param name="There">Something of it is in the kitchen.</param>
+/// <param name="Breads">Of it, on the shelf.</param>
+/// <param name="Changed">What the cook has changed of it: it stays when the rest is taken out.</param>
+public sealed record DemoView(bool There, int Breads, int Changed);
+
+/// <summary>Fills a kitchen with the demo and takes it out again: what was changed since is the cook's and stays.</summary>
+public sealed class DemoKitchen(Breads breads, Batches batches, Logbook log, Photos photos, CurrentKitchen current, TimeProvider clock)
+{
+    /// <summary>Fills a kitchen in which nothing has ever been kept; any other is left alone.</summary>
+    public void FillIfEmpty()
+    {
+        if (breads.NeverUsed())
+        {
+            Fill();
+        }
+    }
+
+    /// <summary>Lays the demo beside what there is: what lies in the trash of it comes back, and lines of the larder that the cook has put right stay so.</summary>
+    public DemoView Fill()
+    {
+        current.Change((pantry, at) =>
+        {
+            pantry.Keep(MarrowQuayLarder.Lines.Where(i => !current.Now.Larder.TryGet(i.Id, out var line) || line!.Origin is Origin.Shipped or Origin.Gone), at);
+            foreach (var vessel in MarrowQuayLarder.Vessels.Where(v => pantry.Vessels().All(own => own.Id != v.Id)))
+            {
+                pantry.Keep(vessel, at);
+            }
+
+            if (pantry.Units() is { Coin: "" } units)
+            {
+                pantry.Keep(units with { Coin = MarrowQuayLarder.Coin });
+            }
+
+            foreach (var bread in MarrowQuay.Breads)
+            {
+                _ = breads.Add(bread) || breads.Restore(bread.Id);
+            }
+
+            foreach (var cooked in MarrowQuay.Cookings)
+            {
+                _ = batches.Add(cooked.Batch) || batches.Restore(cooked.Batch.Id);
+                if (cooked.Photo is { } photo)
+                {
+                    photos.Add(photo);
+                }
+
+                _ = log.Add(cooked.Entry, cooked.Lessons) || log.Restore(cooked.Entry.Id);
+            }
+
+            foreach (var batch in ToMake())
+            {
+                _ = batches.Add(batch) || batches.Restore(batch.Id);
+            }
+        });
+        return View();
+    }
+
+    /// <summary>Puts what nobody has changed since into the trash, and the larder back to what it was.</summary>
+    public DemoView TakeOut()
+    {
+        current.Change((pantry, at) =>
+        {
+            foreach (var cooked in MarrowQuay.Cookings.Where(c => log.Find(c.Entry.Id)?.ChangedAt == c.Entry.ChangedAt))
+            {
+                log.Delete(cooked.Entry.Id, at, Meant.Whatever);
+            }
+
+            foreach (var batch in Batches().Where(b => batches.Find(b.Id)?.ChangedAt == b.ChangedAt))
+            {
+                batches.Delete(batch.Id, at, Meant.Whatever);
+            }
+
+            foreach (var bread in MarrowQuay.Breads.Where(b => breads.Find(b.Id)?.ChangedAt == b.ChangedAt))
+            {
+                breads.Delete(bread.Id, at, Meant.Whatever);
+            }
+
+            foreach (var line in MarrowQuayLarder.Lines.Where(IsAsFilled))
+            {
+                pantry.Delete(line.Id, at);
+            }
+
+            foreach (var vessel in MarrowQuayLarder.Vessels.Where(v => pantry.Vessels().Contains(v)))
+            {
+                pantry.DeleteVessel(vessel.Id, at);
+            }
+
+            if (pantry.Units() is { Coin: MarrowQuayLarder.Coin } units)
+            {
+                pantry.Keep(units with { Coin = Units.Usual.Coin });
+            }
+        });
+        return View();
+    }
+
+    public DemoView View()
+    {
+        var shelf = MarrowQuay.Breads.Select(b => (Was: b.ChangedAt, Now: breads.Find(b.Id)?.ChangedAt)).Where(b => b.Now is not null).ToList();
+        var made = Batches().Select(b => (Was: b.ChangedAt, Now: batches.Find(b.Id)?.ChangedAt)).Where(b => b.Now is not null).ToList();
+        return new(
+            shelf.Count + made.Count > 0 || MarrowQuayLarder.Lines.Any(IsAsFilled),
+            shelf.Count,
+            shelf.Concat(made).Count(x => x.Was != x.Now));
+    }
+
+    private IEnumerable<Batch> Batches() => MarrowQuay.Cookings.Select(c => c.Batch).Concat(ToMake());
+
+    // Tomorrow, where the server stands.
+    private IEnumerable<Batch> ToMake()
+    {
+        var zone = clock.LocalTimeZone;
+        var day = TimeZoneInfo.ConvertTime(clock.GetUtcNow(), zone).Date.AddDays(1);
+        return MarrowQuay.ToMake(new(day, zone.GetUtcOffset(day)));
+    }
+
+    private bool IsAsFilled(Ingredient line) =>
+        current.Now.Larder.TryGet(line.Id, out var now) && Versions.Of(now) == Versions.Of(MarrowQuay.Its.Larder[line.Id]);
+}
