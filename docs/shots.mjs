@@ -191,7 +191,13 @@ const shots = {
     },
   ],
   elsewhere: [wide, elsewhere],
-  "narrow-elsewhere": [narrow, elsewhere],
+  day: [
+    wide,
+    async (page) => {
+      await page.getByRole("link", { name: "Day sheet" }).click();
+      await page.getByTestId("clashes").waitFor();
+    },
+  ],
   // Last: the service pushes the server's clock on.
   stove: [wide, stove],
   "narrow-stove": [narrow, stove],

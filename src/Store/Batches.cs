@@ -34,6 +34,18 @@ public sealed class Batches(KitchenDb kitchen)
         ];
     }
 
+    /// <summary>The first batches whose table is within a stretch of time, in the order of their tables.</summary>
+    public IReadOnlyList<Batch> Within(DateTimeOffset from, DateTimeOffset until, int most)
+    {
+        using var db = kitchen.Connect();
+        return
+        [
+            .. db.Query<Row>(
+                $"select {Columns} from batch where deleted_at is null and made_for >= @from and made_for < @until order by made_for, id limit @most",
+                new { from = KitchenDb.Stamp(from), until = KitchenDb.Stamp(until), most }).Select(r => r.ToBatch()),
+        ];
+    }
+
     public Batch? Find(Guid id)
     {
         using var db = kitchen.Connect();

@@ -15,6 +15,7 @@ namespace Ystrata.Store;
 [JsonDerivedType(typeof(LogRecord), "log")]
 [JsonDerivedType(typeof(LearnedRecord), "learned")]
 [JsonDerivedType(typeof(PracticeRecord), "practice")]
+[JsonDerivedType(typeof(DayRecord), "day")]
 public abstract record KitchenRecord
 {
     /// <summary>No figure of a kitchen is larger, whatever its unit.</summary>
@@ -50,3 +51,6 @@ public sealed record LogRecord(LogEntry Entry, IReadOnlyList<Lesson> Lessons, Da
 public sealed record LearnedRecord(LessonKind Lesson, string Of, bool Used, DateTimeOffset? ForgottenAt) : KitchenRecord;
 
 public sealed record PracticeRecord(PracticeScore Score) : KitchenRecord;
+
+/// <summary>What was said of one day.</summary>
+public sealed record DayRecord(DateOnly Day, DaySpec Spec, DateTimeOffset ChangedAt) : KitchenRecord;

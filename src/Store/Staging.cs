@@ -4,7 +4,7 @@ using Microsoft.Data.Sqlite;
 namespace Ystrata.Store;
 
 /// <summary>How one part of the kitchen would change.</summary>
-/// <param name="Part">bread, batch, log, service, larder, measures, photo, learned or practice.</param>
+/// <param name="Part">bread, batch, log, service, larder, measures, photo, learned, practice or day.</param>
 /// <param name="Changed">Here already, and not the same.</param>
 public sealed record StagedCount(string Part, int Added, int Changed, int Same);
 
@@ -32,6 +32,7 @@ public sealed class Staging : IDisposable
         ("log", "log_entry", ["id"]),
         ("learned", "learned", ["kind", "of"]),
         ("practice", "practice", ["id"]),
+        ("day", "day", ["day"]),
     ];
 
     private static readonly (string Of, string Table, string Key)[] Beside =
@@ -105,6 +106,7 @@ public sealed class Staging : IDisposable
         Logbook.Put(db, [.. records.OfType<LogRecord>()]);
         Record.Put(db, records.OfType<LearnedRecord>());
         PracticeScores.Put(db, records.OfType<PracticeRecord>().Select(r => r.Score));
+        Days.Put(db, records.OfType<DayRecord>());
     }
 
     public void Put(IEnumerable<Photo> photos) => Photos.Put(db, photos);

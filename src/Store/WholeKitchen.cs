@@ -33,7 +33,7 @@ public sealed class WholeKitchen(KitchenDb kitchen)
     }
 
     private static IEnumerable<string>[] Parts(SqliteConnection db) =>
-        [Written(Pantry.Each(db)), Written(Breads.Each(db)), Written(Photos.Each(db)), Cookings(db), Written(Record.Each(db)), Written(PracticeScores.Each(db))];
+        [Written(Pantry.Each(db)), Written(Breads.Each(db)), Written(Photos.Each(db)), Cookings(db), Written(Record.Each(db)), Written(PracticeScores.Each(db)), Written(Days.Each(db))];
 
     // Every batch, then its services, then what was logged of it. Of these there are many: SQLite puts what it has as JSON together by itself.
     private static IEnumerable<string> Cookings(SqliteConnection db)

@@ -148,8 +148,10 @@ builder.Services.AddRequestLocalization(o =>
     o.SupportedUICultures = catalogues.Languages;
 });
 builder.Services.AddSingleton<PracticeScores>();
+builder.Services.AddSingleton<Days>();
 builder.Services.AddSingleton<Services>();
 builder.Services.AddTransient<Clocks>();
+builder.Services.AddTransient<DayPlans>();
 builder.Services.AddSingleton<RunningServices>();
 builder.Services.AddHostedService(s => s.GetRequiredService<RunningServices>());
 builder.Services.AddSingleton<Changes>();
@@ -218,6 +220,7 @@ api.MapGroup("/batches").WithTags("Batches").Tells(Place.Batches).MapBatches();
 api.MapGroup("/batches").WithTags("Clock").MapTimetable();
 api.MapGroup("/log").WithTags("Log").Tells(Place.Log).MapLog();
 api.MapGroup("/photos").WithTags("Log").MapPhotos();
+api.MapGroup("/days").WithTags("Days").Tells(Place.Days).MapDays();
 api.MapGroup("/keeping").WithTags("Keeping").MapKeeping();
 api.MapGroup("/files").WithTags("Files").MapFiles();
 api.MapGroup("/files/recipes").WithTags("Files").MapRecipes();

@@ -74,6 +74,7 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
         { """{"kind":"vessel","vessel":{"id":"jug","name":"Jug","volume":-5},"changedAt":"2026-11-26T10:00:00Z"}""", "vessel.volume", "outOfRange" },
         { """{"kind":"units","units":{"mass":"stones","heat":"celsius","length":"centimetres","cup":"metric","fill":"spooned","coin":""}}""", "units.mass", "unreadable" },
         { $$$"""{"kind":"practice","score":{"id":"{{{Ours}}}","seed":1,"playedAt":"2026-11-26T10:00:00Z","score":400,"turns":[],"lift":3}}""", "score", "outOfRange" },
+        { """{"kind":"day","day":"2031-05-06","spec":{"people":0},"changedAt":"2026-11-26T10:00:00Z"}""", "spec.people", "outOfRange" },
     };
 
     [Theory]
@@ -171,6 +172,6 @@ public sealed class FileRefusalTests(WebKitchen kitchen) : IClassFixture<WebKitc
         Assert.Equal("https://json-schema.org/draft/2020-12/schema", (string)schema["$schema"]!);
         Assert.Equal(1, (int)schema["properties"]!["version"]!["const"]!);
         var kinds = schema["$defs"]!["record"]!["anyOf"]!.AsArray().Select(k => (string)k!["properties"]!["kind"]!["const"]!);
-        Assert.Equal(["batch", "bread", "hand", "ingredient", "learned", "log", "photo", "practice", "service", "units", "vessel"], kinds.Order());
+        Assert.Equal(["batch", "bread", "day", "hand", "ingredient", "learned", "log", "photo", "practice", "service", "units", "vessel"], kinds.Order());
     }
 }

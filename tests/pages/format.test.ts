@@ -1,5 +1,7 @@
 import { expect, test } from "vitest";
 import { amount, leaves, listed, number, parseNumber } from "../../src/ui/src/words/format";
+import { larder } from "../../src/ui/src/api/larder.svelte";
+import type { LarderView } from "../../src/ui/src/api/types";
 import { folded } from "../../src/ui/src/words/find";
 import { m } from "../../src/ui/src/paraglide/messages";
 import { named } from "../../src/ui/src/words/forms";
@@ -35,4 +37,31 @@ test("a name has its form within a line from the catalogue, and case and accents
   const symptom = named(m.symptom_no_layers);
   expect([symptom(), symptom.within()]).toEqual(["No layers", "no layers"]);
   expect(folded(" Crème FRAÎCHE ")).toBe("creme fraiche");
+});
+
+test("money has the digits it needs", () => {
+  const sum = (value: number) => amount(value, "money").replace(/^\D+/, "");
+  expect([sum(0.034), sum(0.5), sum(12), sum(1234.56), sum(0)]).toEqual(["0.034", "0.50", "12.00", "1\u202f235", "0.00"]);
+});
+
+test("in ounces, inches and degrees Fahrenheit nothing is metric", () => {
+  const was = larder.view;
+  larder.view = { ...was, units: { mass: "ounces", heat: "fahrenheit", length: "inches", coin: "" } } as LarderView;
+  try {
+    const read = (value: number, unit: string) => amount(value, unit).replaceAll("\u00a0", " ");
+    expect(read(1450, "g")).toBe("51.15 oz");
+    expect(read(180, "mm")).toBe("7.09 in");
+    expect(read(2.6, "mm")).toBe("0.1 in");
+    expect(read(0.3, "mm")).toBe("0.012 in");
+    expect(read(40, "µm")).toBe("0.0016 in");
+    expect(read(90, "ml")).toBe("3 fl oz");
+    expect(read(60, "°C")).toBe("140 °F");
+    for (const unit of ["g", "mm", "cm", "µm", "ml", "°C"]) expect(read(7, unit)).not.toMatch(/\b(g|mm|cm|ml)\b|µm|°C/);
+  } finally {
+    larder.view = was;
+  }
+});
+
+test("thin things have the digits a hand can use and no more", () => {
+  expect([amount(1.69, "mm"), amount(0.187, "mm"), amount(48.44, "mm")]).toEqual(["1.7 mm", "0.19 mm", "48.4 mm"]);
 });

@@ -94,6 +94,11 @@ test("every message that counts things by a figure knows one from many", () => {
   ).toEqual([]);
 });
 
+test("no message has a unit of its own: masses, lengths and heats are in the units of the kitchen", () => {
+  const own = /\d\s?(g|kg|mm|cm|ml|l|µm|°C|°F|oz)\b/;
+  expect(Object.entries(messages).flatMap(([key, text]) => (own.test(JSON.stringify(text)) ? [key] : []))).toEqual([]);
+});
+
 test("no message stands in two catalogues", () => {
   const keys = catalogues.flatMap((one) => Object.keys(one)).filter((key) => !key.startsWith("$"));
   expect(keys.filter((key, i) => keys.indexOf(key) !== i)).toEqual([]);

@@ -61,6 +61,13 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
       await page.getByTestId("elsewhere").locator("[data-differs]").first().waitFor();
     },
   ],
+  [
+    "a day's sheet",
+    async (_, page) => {
+      await page.getByRole("link", { name: "Day sheet" }).click();
+      await page.getByTestId("goods").waitFor();
+    },
+  ],
   ["the keys", async (_, page) => page.keyboard.press("?").then(() => page.getByRole("dialog").waitFor())],
   ["an open pick", async (bench, page) => bench.pick("Beet quarters").then(() => page.getByLabel("Liquid: Beetroot puree").click())],
   ["the larder", async (_, page) => larder(page).then(() => page.getByRole("button", { name: /White wheat flour/ }).click())],

@@ -65,7 +65,7 @@ test.describe("on a phone", () => {
     const more = page.getByRole("button", { name: "Card, log and recipe" });
     await more.focus();
     await page.keyboard.press("Enter");
-    await expect(page.getByRole("menuitem")).toHaveText(["Card", "Log it", "Make it the recipe"]);
+    await expect(page.getByRole("menuitem")).toHaveText(["Card", "Log it", "Make it the recipe", "Another school"]);
     await page.keyboard.press("Escape");
     await expect(more).toBeFocused();
     await page.keyboard.press("Enter");

@@ -19,7 +19,7 @@ export async function tour(page: Page, address: string, request: APIRequestConte
       .toBe(0);
     await page.locator("main :is(h1, h2)").first().waitFor();
   };
-  const [batch] = (await (await request.get(`${address}/api/batches`)).json()) as { id: string }[];
+  const [batch] = (await (await request.get(`${address}/api/batches`)).json()) as { id: string; madeFor: string }[];
   const service = await begin(request, address);
   const paths = [
     "",
@@ -34,6 +34,7 @@ export async function tour(page: Page, address: string, request: APIRequestConte
     "stove",
     `stove/${service}`,
     "trust",
+    `day/${batch!.madeFor.slice(0, 10)}`,
   ];
   for (const path of paths) {
     await page.goto(`${address}/#/${path}`);

@@ -105,6 +105,28 @@ for (const [button, pieces, names] of [
   });
 }
 
+test("what was changed again while it was on its way is asked about once", async ({ bench, page, browser }) => {
+  const tab = await shared(bench, page, browser);
+  const go = await hold(page, "**/api/batches/*");
+  let sent = 0;
+  page.on("request", (r) => r.method() === "PUT" && r.url().includes("/api/batches/") && sent++);
+  await bench.set("Pieces", "40");
+  await expect.poll(() => sent).toBe(1);
+  await tab.bench.set("Pieces", "31");
+  await tab.bench.kept();
+  await bench.set("Pieces", "41");
+  await expect(bench.stratum("balls")).toContainText("41 ×");
+  go();
+  await expect(asked(page).locator("[data-differs]")).toHaveText(/Dough, Pieces\s*41\s*31/);
+  await asked(page).getByRole("button", { name: "Later" }).click();
+  await page.getByRole("button", { name: "Settle it" }).click();
+  await asked(page).getByRole("button", { name: "Take theirs" }).click();
+  await bench.kept();
+  await expect(bench.stratum("balls")).toContainText("31 ×");
+  expect(sent).toBe(1);
+  await tab.page.context().close();
+});
+
 test("a batch deleted on another screen is said, and goes on as a new one with its next change", async ({
   bench,
   page,

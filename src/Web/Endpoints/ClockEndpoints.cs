@@ -39,7 +39,7 @@ public static class ClockEndpoints
         var found = clocks.Resolve(batch.Name, batch.Spec);
         return found.Value is { } breads
             ? Results.File(
-                Encoding.UTF8.GetBytes(TimetableCalendar.Of(batch, clocks.View(breads, breads.Clock, batch.MadeFor), alarms, said)),
+                Encoding.UTF8.GetBytes(TimetableCalendar.Of([(batch, clocks.View(breads, breads.Clock, batch.MadeFor))], alarms, said)),
                 "text/calendar; charset=utf-8",
                 alarms ? "alarms.ics" : "timetable.ics")
             : Problems.From(found.Refusals)!;

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Ystrata.Store;
 using Ystrata.Web.Endpoints;
 
@@ -58,6 +59,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
         ]),
         LearnedRecord r => (r.Of, [.. Text("of", r.Of, 0, IngredientCheck.LongestName)]),
         PracticeRecord { Score: var s } => (s.Id.ToString(), s.Score is < 0 or > 100 || s.Turns.Count > MostTurns || s.Level is < 1 or > Trainer.Levels || new[] { s.Heat, s.Colour, s.Done }.Any(v => v is < 0 or > 100) ? [new("score", RefusalCode.OutOfRange, s.Score, 0, 100)] : []),
+        DayRecord r => (r.Day.ToString("O", CultureInfo.InvariantCulture), [.. At("spec", r.Spec.Check())]),
         _ => ("", [new("kind", FileRefusals.NotInList)]),
     };
 
@@ -178,6 +180,7 @@ internal sealed class RecordCheck(CurrentKitchen current, Breads breads, Batches
         LogRecord r => r.Entry.Id,
         LearnedRecord r => (r.Lesson, r.Of),
         PracticeRecord r => r.Score.Id,
+        DayRecord r => r.Day,
         // There is one of it.
         _ => "",
     });

@@ -9,33 +9,44 @@ namespace Ystrata.Web.Files;
 /// <summary>A timetable as iCalendar (RFC 5545): what begins when, with alarms where somebody has to come.</summary>
 internal static class TimetableCalendar
 {
+    /// <param name="timetables">Of one batch, or of all of a day.</param>
     /// <param name="alarmsOnly">Only the moments at which something begins; else every stretch of hands and pans as well.</param>
     /// <param name="said">The language of its words.</param>
-    public static string Of(Batch batch, ClockView clock, bool alarmsOnly, Said said)
+    public static string Of(IEnumerable<(Batch Batch, ClockView Clock)> timetables, bool alarmsOnly, Said said)
     {
         var calendar = new Ical.Net.Calendar { ProductId = $"-//Ystrata//Timetable//{said.Language.ToUpperInvariant()}" };
-        foreach (var (at, what, key) in Alarms(clock, said))
+        foreach (var (batch, clock) in timetables)
         {
-            calendar.Events.Add(Event(batch, clock, at, at, what, key, alarm: true));
-        }
-
-        if (!alarmsOnly)
-        {
-            foreach (var slot in clock.Sheet.Hands.Where(h => h.Parts.Count > 0 && h.Pan is null))
-            {
-                calendar.Events.Add(Event(
-                    batch, clock, slot.Parts[0].From, slot.Parts[^1].To, Say(slot, clock, said), $"hand-{slot.Work}-{slot.Bread}-{slot.Number}-{slot.Chore}".ToLowerInvariant(), alarm: false));
-            }
-
-            foreach (var stay in clock.Sheet.Pans)
-            {
-                var pieces = said.List(stay.Pieces);
-                var what = said[stay.Fry ? "calendar_fried" : "calendar_pan", ("pan", stay.Pan + 1), ("bread", clock.Names[stay.Bread]), ("pieces", pieces)];
-                calendar.Events.Add(Event(batch, clock, stay.Laid, stay.Lifted, what, $"pan-{stay.Bread}-{stay.Pieces[0]}-{stay.Fry}".ToLowerInvariant(), alarm: false));
-            }
+            calendar.Events.AddRange(Events(batch, clock, alarmsOnly, said));
         }
 
         return new CalendarSerializer().SerializeToString(calendar) ?? "";
+    }
+
+    private static IEnumerable<CalendarEvent> Events(Batch batch, ClockView clock, bool alarmsOnly, Said said)
+    {
+        foreach (var (at, what, key) in Alarms(clock, said))
+        {
+            yield return Event(batch, clock, at, at, what, key, alarm: true);
+        }
+
+        if (alarmsOnly)
+        {
+            yield break;
+        }
+
+        foreach (var slot in clock.Sheet.Hands.Where(h => h.Parts.Count > 0 && h.Pan is null))
+        {
+            yield return Event(
+                batch, clock, slot.Parts[0].From, slot.Parts[^1].To, Say(slot, clock, said), $"hand-{slot.Work}-{slot.Bread}-{slot.Number}-{slot.Chore}".ToLowerInvariant(), alarm: false);
+        }
+
+        foreach (var stay in clock.Sheet.Pans)
+        {
+            var pieces = said.List(stay.Pieces);
+            var what = said[stay.Fry ? "calendar_fried" : "calendar_pan", ("pan", stay.Pan + 1), ("bread", clock.Names[stay.Bread]), ("pieces", pieces)];
+            yield return Event(batch, clock, stay.Laid, stay.Lifted, what, $"pan-{stay.Bread}-{stay.Pieces[0]}-{stay.Fry}".ToLowerInvariant(), alarm: false);
+        }
     }
 
     // The moments somebody must come back for.

@@ -22,6 +22,7 @@ public enum Place
     Learned,
     Services,
     Practice,
+    Days,
 
     /// <summary>All of it may be another.</summary>
     Kitchen,

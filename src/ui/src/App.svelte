@@ -1,7 +1,6 @@
 <script lang="ts">
   import { BitsConfig } from "bits-ui";
   import Router, { router } from "svelte-spa-router";
-  import wrap from "svelte-spa-router/wrap";
   import { changes } from "./api/changes.svelte";
   import { door } from "./api/door.svelte";
   import { larder } from "./api/larder.svelte";
@@ -13,7 +12,7 @@
   import { live } from "./live/live.svelte";
   import { m } from "./paraglide/messages";
   import Trouble from "./parts/Trouble.svelte";
-  import Shelf from "./places/Shelf.svelte";
+  import { atTheStove, Door, fetchAhead, trustAlone, usual } from "./routes";
   import { beside } from "./words/format";
   import { locale } from "./words/locale";
   import { viewOf } from "./words/units";
@@ -21,50 +20,15 @@
   import { presses } from "./stove/presses.svelte";
   import { elsewhere } from "./versions/elsewhere.svelte";
 
-  // The shelf comes with the page; the other places follow while nothing else is done, or when they are asked for.
-  const later = {
-    batch: () => import("./places/Batch.svelte"),
-    log: () => import("./places/Log.svelte"),
-    larder: () => import("./places/Larder.svelte"),
-    stove: () => import("./places/Stove.svelte"),
-    timetable: () => import("./places/Timetable.svelte"),
-    labels: () => import("./places/Labels.svelte"),
-    card: () => import("./places/Card.svelte"),
-    trust: () => import("./places/Trust.svelte"),
-  };
-  const fetchAhead = async () => {
-    for (const place of [later.batch, later.log, later.larder, later.stove]) {
-      await new Promise((idle) => ("requestIdleCallback" in window ? requestIdleCallback(idle) : setTimeout(idle)));
-      await place().catch(() => undefined);
-    }
-  };
-  const BatchPlace = wrap({ asyncComponent: later.batch });
-  const Log = wrap({ asyncComponent: later.log });
-  const Larder = wrap({ asyncComponent: later.larder });
-  const Stove = wrap({ asyncComponent: later.stove });
-  const Timetable = wrap({ asyncComponent: later.timetable });
-  const Labels = wrap({ asyncComponent: later.labels });
-  const Trust = wrap({ asyncComponent: later.trust });
-  const Card = wrap({ asyncComponent: later.card });
-  const Door = () => import("./places/Door.svelte");
-  // A batch gets its address when it is first kept: the same route, so that the bench stays as it is.
-  const usual = {
-    "/": Shelf,
-    "/batch/:id?": BatchPlace,
-    "/log/new/:batch": Log,
-    "/log/compare/:ids": Log,
-    "/log/:id?": Log,
-    "/larder/:tab?": Larder,
-    "/card": Card,
-    "/labels": Labels,
-    "/stove/:id?": Stove,
-    "/timetable": Timetable,
-    "/trust": Trust,
-    "*": Shelf,
-  };
-  const atTheStove = { "/stove/:id?": Stove, "/trust": Trust, "*": Stove };
   const trusting = $derived(router.location === "/trust");
-  const names = { "/": m.place_shelf, "/batch": m.place_batch, "/stove": m.place_stove, "/log": m.place_log, "/larder": m.place_larder };
+  const names = {
+    "/": m.place_shelf,
+    "/batch": m.place_batch,
+    "/stove": m.place_stove,
+    "/log": m.place_log,
+    "/larder": m.place_larder,
+    "/day": m.day_sheet,
+  };
 
   let keysOpen = $state(false);
   // A running service has the whole screen.
@@ -73,7 +37,9 @@
   const here = (path: string) => (path === "/" ? router.location === "/" : router.location.startsWith(path));
   // Title and focus follow the place: what was pressed may be gone with the place it stood in.
   let main = $state<HTMLElement>();
-  const place = $derived(places.find((p) => p.path !== "/" && router.location.startsWith(p.path))?.path ?? "/");
+  const place = $derived(
+    [...places.map((p) => p.path), "/day" as const].find((path) => path !== "/" && router.location.startsWith(path)) ?? "/",
+  );
   $effect(() => {
     document.title = m.title_of({ place: place === "/batch" && batch.name ? batch.name : names[place]() });
   });
@@ -175,7 +141,7 @@
       {#if door.outside && !trusting}
         {#await Door() then { default: Inside }}<Inside />{/await}
       {:else if trusting}
-        <Router routes={{ "/trust": Trust }} />
+        <Router routes={trustAlone} />
       {:else if larder.view && door.view}
         <Router routes={door.stoveOnly ? atTheStove : usual} />
       {:else if larder.trouble}

@@ -10,6 +10,7 @@ class Changes {
     learned: 0,
     services: 0,
     practice: 0,
+    days: 0,
     kitchen: 0,
   });
 

@@ -24,11 +24,17 @@ class Larder {
   private kept: Row<Units> | null = null;
   private unitsOnTheWay: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private asked = 0;
+  private answered = 0;
   private itemLimits = $derived(new Map<string, Limit>((this.view?.itemLimits ?? []).map((l) => [l.field, l])));
 
   async fetch(): Promise<void> {
     clearTimeout(this.timer);
+    const mine = ++this.asked;
     const { data, trouble } = await call(() => api.GET("/api/larder"));
+    // An answer that was overtaken says what was.
+    if (mine < this.answered) return;
+    this.answered = mine;
     this.trouble = trouble;
     if (data) {
       this.kept = { version: data.unitsVersion, figures: data.units };

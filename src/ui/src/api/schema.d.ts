@@ -963,6 +963,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything of one day: what to buy and weigh, what is mixed when, and where batches want the same hands and pans. Without from and until it is a day where the kitchen stands. */
+        get: operations["day"];
+        /** Keeps what is said of a day: hands, pans, and what is at hand. */
+        put: operations["changeDay"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{day}/goods.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the day takes, as CSV. */
+        get: operations["dayGoods"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{day}/day.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The day as iCalendar: the alarms alone, or everything. */
+        get: operations["dayCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/keeping": {
         parameters: {
             query?: never;
@@ -1453,6 +1505,11 @@ export interface components {
         };
         /** @enum {unknown} */
         AmountTrouble: "none" | "notRead" | "unknownVessel" | "twoWays" | "outOfRange";
+        /** @description What there is of one thing before anybody shops. */
+        AtHand: {
+            id: string;
+            mass: components["schemas"]["Grams"];
+        };
         /** @description A copy of the kitchen's file, taken while it runs. */
         BackupFile: {
             name: string;
@@ -2057,6 +2114,181 @@ export interface components {
             /** @description Of the log that is sliced. */
             logAcross: components["schemas"]["Millimetres"];
         };
+        /** @description One batch over the day, on the day's own clock. */
+        DayBar: {
+            /** Format: int32 */
+            batch: number;
+            from: components["schemas"]["Seconds"];
+            to: components["schemas"]["Seconds"];
+            /** @description Somebody is at it, breaks of a few minutes left out. */
+            hands: components["schemas"]["Stretch"][];
+            pans: null | components["schemas"]["Stretch"];
+        };
+        /** @description One batch of a day. */
+        DayBatchView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            madeFor: string;
+            /**
+             * Format: date-time
+             * @description When its first thing is done; nothing where it cannot be worked.
+             */
+            begins: null | string;
+            /** Format: date-time */
+            table: null | string;
+            /**
+             * Format: int32
+             * @description Which of the day's batches the sheet calls it, from 0; nothing where it cannot be worked.
+             */
+            number: null | number;
+            /** @description Its ETag, for If-Match. */
+            version: string;
+            /** @description Why it cannot be worked: then it counts for nothing on the day. */
+            refusals: components["schemas"]["Refusal"][];
+        };
+        /** @description One bread of the day. */
+        DayBread: {
+            /**
+             * Format: int32
+             * @description From 0, in the order of their tables.
+             */
+            batch: number;
+            name: string;
+            /** Format: int32 */
+            pieces: number;
+            /** @description When its last piece is off the pan, on the day's own clock. */
+            ready: components["schemas"]["Seconds"];
+        };
+        /** @description More is wanted than there is. */
+        DayClash: {
+            of: components["schemas"]["DayNeed"];
+            from: components["schemas"]["Seconds"];
+            to: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description At the worst moment, whole hands or pans.
+             */
+            wanted: number;
+            /** Format: int32 */
+            there: number;
+            /** @description Who wants them. */
+            batches: number[];
+        };
+        /** @description One dough to mix. */
+        DayDough: {
+            /**
+             * Format: int32
+             * @description From 0, of the day.
+             */
+            bread: number;
+            /** @description When it is begun, on the day's own clock. */
+            at: components["schemas"]["Seconds"];
+            /** @description When it is divided, or poured. */
+            divided: components["schemas"]["Seconds"];
+            mass: components["schemas"]["Grams"];
+            /**
+             * Format: int32
+             * @description Balls, or ladlefuls.
+             */
+            count: number;
+            ball: components["schemas"]["Grams"];
+            lines: components["schemas"]["DoughLine"][];
+        };
+        /** @description One thing that goes into the breads of the day. */
+        DayGood: {
+            id: string;
+            kind: components["schemas"]["IngredientKind"];
+            /** @description Of it in each bread of the day, in their order. */
+            each: number[];
+            needed: components["schemas"]["Grams"];
+            atHand: null | components["schemas"]["Grams"];
+            /** @description What is wanting. */
+            toBuy: components["schemas"]["Grams"];
+            /**
+             * Format: int32
+             * @description Whole packs that hold it; nothing where the larder has no pack of it, or none is wanted.
+             */
+            packs: null | number;
+            cost: null | components["schemas"]["Money"];
+        };
+        /** @description What is wanted at a time, over what there is. */
+        DayLoad: {
+            from: components["schemas"]["Seconds"];
+            to: components["schemas"]["Seconds"];
+            wanted: components["schemas"]["Percent"];
+        };
+        /** @description A batch that is in the way of others, and how far it would have to move so that it is in nobody's. */
+        DayMove: {
+            /** Format: int32 */
+            batch: number;
+            earlier: null | components["schemas"]["Seconds"];
+            later: null | components["schemas"]["Seconds"];
+        };
+        /** @enum {unknown} */
+        DayNeed: "hands" | "pans";
+        /** @description Everything of one day: what to buy and weigh, what to mix when, who and what is wanted when. Times are seconds after the day's beginning, before it negative. */
+        DaySheet: {
+            /**
+             * Format: int32
+             * @description Pairs of hands it is reckoned with.
+             */
+            people: number;
+            /**
+             * Format: int32
+             * @description Pans it is reckoned with.
+             */
+            pans: number;
+            breads: components["schemas"]["DayBread"][];
+            goods: components["schemas"]["DayGood"][];
+            /** @description Of all that is to be bought, as far as the larder has prices. */
+            cost: components["schemas"]["Money"];
+            /** @description Ids of what is to be bought and has none. */
+            unpriced: string[];
+            doughs: components["schemas"]["DayDough"][];
+            bars: components["schemas"]["DayBar"][];
+            hands: components["schemas"]["DayLoad"][];
+            onPans: components["schemas"]["DayLoad"][];
+            clashes: components["schemas"]["DayClash"][];
+            moves: components["schemas"]["DayMove"][];
+        };
+        /** @description What the cook has said of one day. The batches of the day are not here: they are those whose table is on it. */
+        DaySpec: {
+            /**
+             * Format: int32
+             * @description Pairs of hands there are; nothing for as many as the day's largest batch counts on.
+             */
+            people?: null | number;
+            /**
+             * Format: int32
+             * @description Pans there are; nothing for as many as the day's largest batch counts on.
+             */
+            pans?: null | number;
+            /** @description What there is already, by its larder id, each once. */
+            atHand?: null | components["schemas"]["AtHand"][];
+        };
+        /** @description A day as it comes out. */
+        DayView: {
+            /** Format: date */
+            day: string;
+            /**
+             * Format: date-time
+             * @description Its beginning: the sheet's times count from here.
+             */
+            from: string;
+            /** Format: date-time */
+            until: string;
+            /** Format: date-time */
+            now: string;
+            spec: components["schemas"]["DaySpec"];
+            batches: components["schemas"]["DayBatchView"][];
+            /** @description There are more batches on it than are reckoned with. */
+            more: boolean;
+            sheet: components["schemas"]["DaySheet"];
+            /** @description Of what was said of the day, for If-Match. */
+            version: string;
+        };
         DemoView: {
             /** @description Something of it is in the kitchen. */
             there: boolean;
@@ -2133,6 +2365,10 @@ export interface components {
          * @enum {unknown}
          */
         DoughFeel: "stiff" | "firmSide" | "onTarget" | "softSide" | "sticky" | "batter" | "tooThick" | "pours" | "tooThin";
+        DoughLine: {
+            id: string;
+            mass: components["schemas"]["Grams"];
+        };
         /** @description The same dough in several bowls, mixed in turn. */
         DoughLots: {
             /** Format: int32 */
@@ -4212,7 +4448,7 @@ export interface components {
             out: components["schemas"]["Piece"];
         };
         /** @enum {unknown} */
-        Place: "breads" | "batches" | "log" | "larder" | "learned" | "services" | "practice" | "kitchen";
+        Place: "breads" | "batches" | "log" | "larder" | "learned" | "services" | "practice" | "days" | "kitchen";
         /** @description A line a step makes, and where the middle of what moves goes. In mm. */
         PlanMark: {
             kind: components["schemas"]["MarkKind"];
@@ -5178,7 +5414,7 @@ export interface components {
         };
         /** @description How one part of the kitchen would change. */
         StagedCount: {
-            /** @description bread, batch, log, service, larder, measures, photo, learned or practice. */
+            /** @description bread, batch, log, service, larder, measures, photo, learned, practice or day. */
             part: string;
             /** Format: int32 */
             added: number;
@@ -5223,6 +5459,16 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
             now?: null | components["schemas"]["BreadView"];
+        };
+        /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
+        StaleProblemOfDaySpec: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            now?: null | components["schemas"]["DaySpec"];
         };
         /** @description A change that was meant for something else than what stands, or a new thing by an id that is taken. */
         StaleProblemOfIReadOnlyListOfLearnedView: {
@@ -11627,6 +11873,326 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeDay: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DaySpec"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaySpec"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StaleProblemOfDaySpec"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dayGoods: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dayCalendar: {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+                alarms?: boolean;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["KitchenProblem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -199,7 +199,9 @@ export class Keeper {
     const merged = merge(own ?? this.from?.figures ?? null, this.figures, theirs.figures, WHOLE);
     this.known = true;
     if (merged.clashes.length > 0) {
-      if (this.keeping === "keeping") this.keeping = "elsewhere";
+      // What was changed while this was on its way is in it: sent by itself it would only be asked about once more.
+      clearTimeout(this.timer);
+      this.keeping = "elsewhere";
       this.differs = { theirs, clashes: merged.clashes, made: merged.with };
       return;
     }

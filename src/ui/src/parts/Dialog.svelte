@@ -51,7 +51,9 @@
     <Dialog.Overlay class="fixed inset-0 z-40 {night ? 'bg-night-shade' : 'bg-shade'}" />
     <!-- What is told at the foot of the page hides none of it. -->
     <div
-      class="pointer-events-none fixed inset-x-0 top-0 z-50 grid justify-items-center overflow-y-auto p-3 sm:p-6 {toaster.now ? 'bottom-28' : 'bottom-0'}"
+      class="pointer-events-none fixed inset-x-0 top-0 z-50 grid justify-items-center overflow-y-auto p-3 sm:p-6 {toaster.now
+        ? 'bottom-28'
+        : 'bottom-0'}"
     >
       <Dialog.Content
         class="{night ? 'stove-menu' : 'tray grid gap-3 p-4 sm:p-5'} pointer-events-auto my-auto w-full grid-cols-[minmax(0,1fr)] {widths[

@@ -4,13 +4,14 @@ import { larder } from "../api/larder.svelte";
 import type { AmountRead } from "../api/types";
 import { m } from "../paraglide/messages";
 import { troubleWords } from "../words/trouble";
+import { amount } from "../words/format";
 
 const trouble: Record<AmountRead["trouble"], (word: string) => string> = {
   none: () => "",
-  notRead: () => m.read_not(),
+  notRead: () => m.read_not({ mass: amount(250, "g") }),
   unknownVessel: (word) => m.read_vessel({ word }),
   twoWays: () => m.read_two_ways(),
-  outOfRange: () => m.read_range(),
+  outOfRange: () => m.read_range({ most: amount(100_000, "g") }),
 };
 
 /** Reads amounts in any words a cook types, of a line of the larder; of dough itself by an empty id. Only the newest words count. */

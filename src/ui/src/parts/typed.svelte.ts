@@ -47,7 +47,9 @@ export class Typed {
     return this.view.to(this.of().value ?? 0);
   }
   get shown(): string {
-    const { value, places = 2, refusal, shown } = this.of();
+    const { value, unit, refusal, shown } = this.of();
+    // Salt has use for the second digit of its share; from a tenth up no hand has.
+    const places = this.of().places ?? (unit === "%" && Math.abs(value ?? 0) >= 10 ? 1 : 2);
     if (this.text !== null && this.stands) return this.text;
     if (shown !== undefined) return shown;
     return value == null ? "" : number(this.now, refusal ? 6 : places + this.view.finer);

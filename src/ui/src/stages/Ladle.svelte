@@ -7,6 +7,7 @@
   import { ballFollows } from "./dough/ledger";
   import Laid from "./Laid.svelte";
   import type { StageProps } from "./props";
+  import { viewOf } from "../words/units";
 
   let { spec, sheet }: StageProps = $props();
   const ladle = $derived(spec.ladle);
@@ -48,7 +49,14 @@
         <Figure label={m.ladle_weighs()} value={amount(sheet.balls.mass, "g")} />
         <Figure label={m.poured_across()} value={amount(round, "mm")} />
         {#if sheet.balls.pour}<Figure label={m.pours_to()} value={amount(sheet.balls.pour.byItself, "mm")} />{/if}
-        <Figure label={m.batter_density()} value={m.per_ml({ value: number(sheet.dough.density, 2) })} />
+        <Figure
+          label={m.batter_density()}
+          value={m.per_ml({
+            value: number((sheet.dough.density * viewOf("g").to(1)) / viewOf("ml").to(1), 2),
+            mass: viewOf("g").symbol,
+            volume: viewOf("ml").symbol,
+          })}
+        />
       </dl>
     </div>
     <figure>

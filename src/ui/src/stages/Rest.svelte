@@ -167,7 +167,7 @@
       </p>
       {#if sheet.warmsAsOne != null && sheet.warmsAsBalls != null && !poured}
         <p data-testid="warms">
-          <b>{m.rest_warms()}:</b>
+          <b>{m.rest_warms({ heat: amount(18, "°C") })}:</b>
           {m.warms_one({ time: amount(sheet.warmsAsOne, "min") })}, {m.warms_balls({ time: amount(sheet.warmsAsBalls, "min") })}
         </p>
       {/if}

@@ -43,7 +43,7 @@ const names: Record<string, () => string> = {
   fat: m.fat_in,
   sugar: m.sugar_in,
   salt: m.salt_in,
-  kcalPer100G: m.kcal,
+  kcalPer100G: () => m.kcal({ mass: amount(100, "g") }),
   absorption: m.absorption,
   smokePoint: m.smoke_point,
   holding: m.holding,

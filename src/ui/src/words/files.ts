@@ -1,6 +1,9 @@
 import type { LineTrouble, PacketState, Refusal } from "../api/types";
 import { m } from "../paraglide/messages";
 import { say } from "./refusals";
+import { amount } from "./format";
+
+const kcal = () => m.kcal({ mass: amount(100, "g") });
 
 /** Columns of the kitchen's files that are called otherwise on its screens. */
 const columns: Record<string, () => string> = {
@@ -14,8 +17,8 @@ const columns: Record<string, () => string> = {
   fat: m.fat_in,
   sugar_pct: m.sugar_in,
   salt_pct: m.salt_in,
-  kcal_100g: m.kcal,
-  kcalPer100G: m.kcal,
+  kcal_100g: kcal,
+  kcalPer100G: kcal,
   absorption_pct: m.absorption,
   absorption: m.absorption,
   smoke_c: m.smoke_point,
@@ -53,6 +56,7 @@ export const partName: Record<string, () => string> = {
   photo: m.part_photo,
   learned: m.part_learned,
   practice: m.part_practice,
+  day: m.part_days,
 };
 
 export const packetName: Record<PacketState, () => string> = {

@@ -6,7 +6,6 @@ import { viewOf } from "./units";
 
 // One maker of each kind: making them is what costs.
 const numbers = new Map<number, Intl.NumberFormat>();
-const sums = new Intl.NumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 const THIN_SPACE = "\u202f";
 
 /**
@@ -16,6 +15,16 @@ const THIN_SPACE = "\u202f";
 export function number(value: number, places: number): string {
   let maker = numbers.get(places);
   if (!maker) numbers.set(places, (maker = new Intl.NumberFormat(locale, { maximumFractionDigits: places, useGrouping: "always" })));
+  return maker
+    .formatToParts(value)
+    .map((part) => (part.type === "group" ? THIN_SPACE : part.value))
+    .join("");
+}
+
+// A few hundredths have a digit more, so that two of them differ; thousands have none of them.
+const coins = [0, 2, 3].map((places) => new Intl.NumberFormat(locale, { minimumFractionDigits: places, maximumFractionDigits: places }));
+function sumOf(value: number): string {
+  const maker = coins[value !== 0 && Math.abs(value) < 0.1 ? 2 : Math.abs(value) >= 1000 ? 0 : 1]!;
   return maker
     .formatToParts(value)
     .map((part) => (part.type === "group" ? THIN_SPACE : part.value))
@@ -46,21 +55,21 @@ function quantity(value: number, unit: string): string {
     case "g":
       return `${number(shown, (value < 10 ? 1 : 0) + (view.finer ? (shown < 100 ? 2 : 1) : 0))} ${view.symbol}`;
     case "mm":
-      return `${number(shown, value >= 50 ? 1 + view.finer : value < 2 ? 2 : 1)} ${view.symbol}`;
+      return `${number(shown, value >= 50 ? 1 + view.finer : view.finer ? (value < 2.5 ? 3 : 2) : value < 1 ? 2 : 1)} ${view.symbol}`;
     case "µm":
-      return `${number(value, value < 10 ? 1 : 0)} µm`;
+      return `${number(shown, view.finer || (value < 10 ? 1 : 0))} ${view.symbol}`;
     case "%":
       return `${number(value, 1)} %`;
     case "°C":
       return `${number(shown, 0)} ${view.symbol}`;
     case "ml":
-      return `${number(value, 0)} ${view.symbol}`;
+      return `${number(shown, view.finer && shown < 10 ? 1 : 0)} ${view.symbol}`;
     case "s":
       return seconds(value);
     case "min":
       return minutes(value);
     case "money":
-      return m.money({ coin: view.symbol, sum: sums.format(value) }).trim();
+      return m.money({ coin: view.symbol, sum: sumOf(value) }).trim();
     case "":
       return number(value, 1);
     default:
@@ -119,6 +128,9 @@ const hours = new Intl.DateTimeFormat(locale, { hour: "2-digit", minute: "2-digi
 
 export const day = (iso: string): string => days.format(new Date(iso));
 
+const longDays = new Intl.DateTimeFormat(locale, { weekday: "long", day: "numeric", month: "long" });
+export const dayLong = (iso: string): string => longDays.format(new Date(iso));
+
 /** A day of the calendar, with its year. */
 export function dateOf(date: string): string {
   const at = new Date(`${date}T12:00`);
@@ -131,6 +143,22 @@ export const toDay = (date: Date): string => new Date(date.getTime() - date.getT
 
 /** The noon of such a day. */
 export const fromDay = (day: string): string => new Date(`${day}T12:00`).toISOString();
+
+/** So many days on, or back. */
+export function daysOn(day: string, by: number): string {
+  const at = new Date(`${day}T12:00`);
+  at.setDate(at.getDate() + by);
+  return toDay(at);
+}
+
+/** The instants between which a day lies where this screen stands. */
+export const boundsOf = (day: string): { from: string; until: string } => ({
+  from: new Date(`${day}T00:00`).toISOString(),
+  until: new Date(`${daysOn(day, 1)}T00:00`).toISOString(),
+});
+
+/** So many seconds after a moment. */
+export const later = (iso: string, seconds: number): string => new Date(Date.parse(iso) + seconds * 1000).toISOString();
 
 export const clock = (iso: string): string => hours.format(new Date(iso));
 

@@ -181,13 +181,21 @@ const mends: Record<MendCode, (q: Said) => string> = {
 const quantities = (of: Pick<Note, "quantities">): Record<string, string> =>
   Object.fromEntries(of.quantities.map((q) => [q.name, amount(q.value, q.unit)]));
 
+// Heats and masses that guidance names, in the units of this kitchen.
+const fixed = (): Record<string, string> => ({
+  hundred: amount(100, "g"),
+  supple: amount(18, "°C"),
+  chill: amount(5, "°C"),
+  hot: amount(60, "°C"),
+});
+
 /** A mend in words: the change, and what it brings. */
 export const mendWords = (mend: Mend): string =>
   mends[mend.code]({ ...quantities(mend), ...(mend.item && { item: shortWithin(mend.item) }) });
 
 /** A note in words: what is so, and what to do about it. */
 export function wordsOf(note: Note): { head: string; more: string } {
-  const said = quantities(note);
+  const said = { ...fixed(), ...quantities(note) };
   if (note.item) said.item = shortWithin(note.item);
   const [head, more] = words[note.code];
   return { head: head(said), more: more(said) };

@@ -11,6 +11,7 @@ const symbols: Record<string, string> = Object.fromEntries(
       ["cm", "centimeter"],
       ["in", "inch"],
       ["ml", "milliliter"],
+      ["fl oz", "fluid-ounce"],
       ["°C", "celsius"],
       ["°F", "fahrenheit"],
     ] as const
@@ -23,6 +24,7 @@ export const symbolOf = (unit: string): string => symbols[unit] ?? unit;
 
 const GRAMS_PER_OUNCE = 28.349523125;
 const MM_PER_INCH = 25.4;
+const ML_PER_FLUID_OUNCE = 29.5735295625;
 
 /** A figure as this kitchen reads it. Figures are kept in the unit of the core; only here do they change their clothes. */
 export interface View {
@@ -54,6 +56,13 @@ export function viewOf(unit: string): View {
       return units?.mass === "ounces" ? times("oz", 1 / GRAMS_PER_OUNCE, (s) => (s >= 5 ? 0.25 : s >= 1 ? 0.05 : 0.02), 1) : plain("g");
     case "cm":
       return units?.length === "inches" ? times("in", 1 / MM_PER_INCH, () => 0.25, 1) : times("cm", 0.1, (s) => s);
+    // What is so thin as to be read in millimetres has more places in inches.
+    case "mm":
+      return units?.length === "inches" ? times("in", 1 / MM_PER_INCH, (s) => s / 20, 2) : plain("mm");
+    case "µm":
+      return units?.length === "inches" ? times("in", 1 / MM_PER_INCH / 1000, (s) => s / 20_000, 4) : plain("µm");
+    case "ml":
+      return units?.mass === "ounces" ? times("fl oz", 1 / ML_PER_FLUID_OUNCE, (s) => (s >= 5 ? 0.25 : 0.05), 2) : plain("ml");
     case "°C":
       return units?.heat === "fahrenheit"
         ? { symbol: symbolOf("°F"), to: (c) => c * 1.8 + 32, from: (f) => (f - 32) / 1.8, step: (s) => s * 2, finer: 0 }

@@ -3,6 +3,7 @@
   import { m } from "../../paraglide/messages";
   import FigureField from "../../parts/FigureField.svelte";
   import type { Line } from "./line.svelte";
+  import { amount } from "../../words/format";
 
   /** What it is made of, and how it behaves, as far as its kind has it. */
   let { line }: { line: Line } = $props();
@@ -32,7 +33,7 @@
     {@render figure(m.fat_in(), "fat", "%")}
     {@render figure(m.sugar_in(), "sugar", "%")}
     {@render figure(m.salt_in(), "salt", "%")}
-    {@render figure(m.kcal(), "kcalPer100G", "kcal")}
+    {@render figure(m.kcal({ mass: amount(100, "g") }), "kcalPer100G", "kcal")}
     {#if body.kind === "flour"}{@render figure(m.absorption(), "absorption", "%")}{/if}
     {#if body.kind === "fat"}{@render figure(m.smoke_point(), "smokePoint", "°C")}{/if}
     {#if ["vegetable", "mash", "dairy", "meat", "sweet", "binder"].includes(body.kind)}

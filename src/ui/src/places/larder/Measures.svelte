@@ -6,6 +6,7 @@
   import FigureField from "../../parts/FigureField.svelte";
   import Segments from "../../parts/Segments.svelte";
   import Vessels from "./Vessels.svelte";
+  import { amount } from "../../words/format";
 
   const units = $derived(larder.view?.units);
   const fills: { value: PowderFill; label: string }[] = [
@@ -29,9 +30,9 @@
       key: "cup",
       label: m.cup_kind(),
       options: [
-        { value: "metric", label: m.cup_metric() },
-        { value: "us", label: m.cup_us() },
-        { value: "legal", label: m.cup_legal() },
+        { value: "metric", label: m.cup_metric({ volume: amount(250, "ml") }) },
+        { value: "us", label: m.cup_us({ volume: amount(236.6, "ml") }) },
+        { value: "legal", label: m.cup_legal({ volume: amount(240, "ml") }) },
       ],
     },
     {

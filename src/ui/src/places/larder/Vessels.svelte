@@ -12,7 +12,7 @@
   import TextField from "../../parts/TextField.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
-  import { number } from "../../words/format";
+  import { amount } from "../../words/format";
 
   /** The kitchen's own cups, glasses, ladles and handfuls, each by one weighing. */
   let { fills, refresh }: { fills: { value: PowderFill; label: string }[]; refresh: () => Promise<void> } = $props();
@@ -75,7 +75,7 @@
   <ul data-testid="vessels">
     {#each vessels as v (v.id)}
       <li class="flex items-center border-b border-line">
-        <b class="min-w-0 flex-1 truncate">{v.name}</b><span class="text-lead">{m.vessel_holds({ volume: number(v.volume, 0) })}</span>
+        <b class="min-w-0 flex-1 truncate">{v.name}</b><span class="text-lead">{m.vessel_holds({ volume: amount(v.volume, "ml") })}</span>
         <button
           class="ms-2 grid size-11 place-items-center rounded-lg text-mute hover:bg-steel"
           aria-label={m.delete_name({ name: v.name })}

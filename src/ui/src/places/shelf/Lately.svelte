@@ -1,10 +1,11 @@
 <script lang="ts">
+  import CalendarDays from "@lucide/svelte/icons/calendar-days";
   import Trash2 from "@lucide/svelte/icons/trash-2";
   import type { BatchView } from "../../api/types";
   import { type Keeper, keepers } from "../../bench/keeper.svelte";
   import { m } from "../../paraglide/messages";
   import { toaster } from "../../toast.svelte";
-  import { day, moment } from "../../words/format";
+  import { day, moment, toDay } from "../../words/format";
   import { keepingWords } from "../../words/trouble";
 
   /** What was on the bench lately, what the kitchen has not yet first. */
@@ -18,6 +19,12 @@
   }
   let { batches, known, more, onmore, onremove }: Props = $props();
   const kept = $derived(batches.filter((b) => !keepers.unkept.some((k) => k.id === b.id)));
+
+  // The next day on which something is made.
+  const nextDay = $derived.by(() => {
+    const coming = batches.map((b) => Date.parse(b.madeFor)).filter((at) => at >= Date.now());
+    return toDay(new Date(coming.length ? Math.min(...coming) : Date.now()));
+  });
 
   function discard(keeper: Keeper) {
     const { figures } = keeper;
@@ -39,7 +46,10 @@
 {/snippet}
 
 <section class="flex min-h-0 flex-col" aria-labelledby="lately">
-  <h2 id="lately" class="mb-3 flex min-h-target items-center text-big font-bold">{m.lately()}</h2>
+  <div class="mb-3 flex min-h-target items-center justify-between gap-2">
+    <h2 id="lately" class="text-big leading-tight font-bold">{m.lately()}</h2>
+    <a class="button px-3 text-small" href="#/day/{nextDay}"><CalendarDays size={17} aria-hidden="true" />{m.day_sheet()}</a>
+  </div>
   <ul class="min-h-0 overflow-y-auto">
     {#each keepers.unkept as k (k.id)}
       {@const name = k.figures.name || m.nameless()}

@@ -82,6 +82,6 @@
       label={log ? m.cut_log_long() : m.cut_sheet_long()}
       value={cut.logs > 1 ? `${cut.logs} × ${amount(along, "mm")}` : amount(along, "mm")}
     />
-    <Figure label={m.cut_off_by()} value={`± ${amount(cut.millimetre, "g")}`} />
+    <Figure label={m.cut_off_by({ by: amount(1, "mm") })} value={`± ${amount(cut.millimetre, "g")}`} />
   </dl>
 </div>

@@ -3,6 +3,7 @@
   import { api } from "../../api/client";
   import { m } from "../../paraglide/messages";
   import { told } from "../../toast.svelte";
+  import { amount } from "../../words/format";
 
   /** The stand-in scale, played with: a ball about as heavy as the next should be, nothing, too much, its plug pulled. */
   let { like, unplugged }: { like: number; unplugged: boolean } = $props();
@@ -18,7 +19,7 @@
     <b class="me-2 text-small">{m.stand_in()}</b>
     <button class="button px-2.5" onclick={() => void play({ ballLike: like })}>{m.stand_in_ball()}</button>
     <button class="button px-2.5" onclick={() => void play({ load: 0 })}>{m.stand_in_off()}</button>
-    <button class="button px-2.5" onclick={() => void play({ load: 6000 })}>{m.stand_in_much()}</button>
+    <button class="button px-2.5" onclick={() => void play({ load: 6000 })}>{m.stand_in_much({ mass: amount(6000, "g") })}</button>
     <button class="button px-2.5" onclick={() => void play({ plugged: unplugged })}
       >{unplugged ? m.stand_in_plug() : m.stand_in_unplug()}</button
     >

@@ -44,7 +44,7 @@
   <dl class="mt-2 grid grid-cols-2 gap-x-3 gap-y-1.5">
     <Figure label={m.one_leaf_is()} value={amount(sheet.roll.leaf, "mm")} />
     <Figure label={m.fat_between()} value={between} />
-    <Figure label={m.fat_per_100()} value={amount(fold.fatPer100G, "g")} />
+    <Figure label={m.fat_per_100({ mass: amount(100, "g") })} value={amount(fold.fatPer100G, "g")} />
     <Figure label={m.hand_time()} value={amount(fold.hands, "s")} />
     {#if fold.pieces > 1}
       <Figure label={m.pieces_of_ball()} value={number(fold.pieces, 0)} />

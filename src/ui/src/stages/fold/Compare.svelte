@@ -46,7 +46,7 @@
     program: { label: m.program, of: (r: ComparedProgram) => r.program.id },
     apart: { label: m.col_apart, of: apart },
     leaf: { label: m.col_leaf, of: (r: ComparedProgram) => r.roll?.leaf ?? 0 },
-    fat: { label: m.col_fat, of: (r: ComparedProgram) => r.fold?.fatPer100G ?? 0 },
+    fat: { label: () => m.col_fat({ mass: amount(100, "g") }), of: (r: ComparedProgram) => r.fold?.fatPer100G ?? 0 },
     hands: { label: m.hand_time, of: (r: ComparedProgram) => r.fold?.hands ?? 0 },
     difficulty: { label: m.difficulty, of: (r: ComparedProgram) => r.fold?.difficulty ?? 0 },
     flake: { label: m.flake, of: (r: ComparedProgram) => r.fold?.flake.points ?? 0 },

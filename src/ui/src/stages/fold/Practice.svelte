@@ -83,7 +83,7 @@
   <div class="mt-1 grid gap-x-8 gap-y-3 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
     <div class="grid content-start gap-2">
       <p class="text-lead" data-testid="fold-task">
-        {m.fold_task({ across: amount(task.across, "mm") })}
+        {m.fold_task({ mass: amount(80, "g"), sheet: amount(240, "mm"), across: amount(task.across, "mm") })}
       </p>
       <ol class="grid gap-1 text-body">
         <li>

@@ -56,8 +56,11 @@
                   class="block shrink-0 rounded-e {look} {want === wants ? 'h-3.75' : 'h-1.75 opacity-70'} transition-[width] duration-150"
                   style:width="calc((100% - 96px) * {parseFloat(at(place[want])) / 100})"
                 ></span>
-                <span class="text-fine leading-none whitespace-nowrap {want === wants ? 'font-bold' : 'text-mute'}"
-                  >{holdWantName[want]()} {amount(place[want], "min")}</span
+                <!-- What runs behind it is not read through it. -->
+                <span
+                  class="relative rounded-xs bg-white px-0.5 text-fine leading-none whitespace-nowrap {want === wants
+                    ? 'font-bold'
+                    : 'text-mute'}">{holdWantName[want]()} {amount(place[want], "min")}</span
                 >
               </span>
             {/each}
@@ -73,7 +76,8 @@
         {#each ticks as tick (tick)}
           <span
             class="absolute -translate-x-1/2 whitespace-nowrap rtl:translate-x-1/2"
-            style:inset-inline-start="calc((100% - 96px) * {parseFloat(at(tick)) / 100})">{amount(tick, "min")}</span
+            style:inset-inline-start="calc((100% - 96px) * {parseFloat(at(tick)) / 100})"
+            >{tick < 60 ? amount(tick, "min") : m.lasts_h({ h: tick / 60 })}</span
           >
         {/each}
       </span>

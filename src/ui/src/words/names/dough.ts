@@ -1,5 +1,6 @@
 import type { DoughFeel, Feel, Likeness, PureeMethod, RestEnd, WaterReason } from "../../api/types";
 import { m } from "../../paraglide/messages";
+import { amount } from "../format";
 
 export const feelName: Record<Feel, () => string> = {
   firm: m.feel_firm,
@@ -31,7 +32,7 @@ export const methodName: Record<PureeMethod, () => string> = {
 
 export const waterReason: Record<WaterReason, () => string> = {
   keepsGreen: m.why_keeps_green,
-  wakesYeast: m.why_wakes_yeast,
+  wakesYeast: () => m.why_wakes_yeast({ kills: amount(55, "°C") }),
   longRest: m.why_long_rest,
   keepsFatFirm: m.why_keeps_fat_firm,
   keepsBatterThin: m.why_keeps_batter_thin,

@@ -1,5 +1,6 @@
 import type { FlakeTerm, HandWork, Outline, StepKind } from "../../api/types";
 import { m } from "../../paraglide/messages";
+import { amount } from "../format";
 
 export const outlineName: Record<Outline, () => string> = {
   round: m.outline_round,
@@ -79,8 +80,8 @@ export const handName: Record<HandWork, () => string> = {
   lastRoll: m.hand_last_roll,
   mixBowl: m.hand_mix_bowl,
   divide: m.hand_divide,
-  chop: m.hand_chop,
-  squeeze: m.hand_squeeze,
+  chop: () => m.hand_chop({ mass: amount(100, "g") }),
+  squeeze: () => m.hand_squeeze({ mass: amount(100, "g") }),
   season: m.hand_season,
   stuff: m.hand_stuff,
   pour: m.hand_pour,
