@@ -85,7 +85,7 @@
         </tbody>
       </table>
       <h2 class="mt-3 font-bold">{m.card_steps()}</h2>
-      <ol class="ms-5 list-decimal text-small leading-snug">
+      <ol class="ms-7 list-decimal text-small leading-snug">
         {#each cardSteps(spec, sheet) as step, i (i)}<li class="ps-1 pb-0.5">{step}</li>{/each}
       </ol>
       <footer class="mt-2 border-t-2 border-rim pt-1 text-fine text-mute">

@@ -133,11 +133,10 @@
 {/if}
 
 <style>
-  /* Eight on a sheet of A4, to be cut along the lines. */
+  /* Eight on a sheet of A4, to be cut along the lines; one with more to declare is as high as that takes. */
   @media print {
     .labels > li {
-      height: 68mm;
-      overflow: hidden;
+      min-height: 68mm;
       break-inside: avoid;
     }
   }

@@ -55,7 +55,7 @@ function quantity(value: number, unit: string): string {
     case "g":
       return `${number(shown, (value < 10 ? 1 : 0) + (view.finer ? (shown < 100 ? 2 : 1) : 0))} ${view.symbol}`;
     case "mm":
-      return `${number(shown, value >= 50 ? 1 + view.finer : view.finer ? (value < 2.5 ? 3 : 2) : value < 1 ? 2 : 1)} ${view.symbol}`;
+      return `${number(shown, value >= 50 ? 1 : view.finer ? (value < 2.5 ? 3 : 2) : value < 1 ? 2 : 1)} ${view.symbol}`;
     case "µm":
       return `${number(shown, view.finer || (value < 10 ? 1 : 0))} ${view.symbol}`;
     case "%":

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DayClash, DayMove, DayView } from "../../api/types";
+  import type { DayClash, DayView } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { span } from "../../words/clock";
   import { clock, listed, later } from "../../words/format";
@@ -16,32 +16,38 @@
       count: c.there,
       names: listed(c.batches.map((b) => batchOf(b).name)),
     });
-  const ways = (move: DayMove) => [
-    ...(move.earlier != null
-      ? [{ seconds: -move.earlier, label: m.day_earlier({ name: batchOf(move.batch).name, time: span(move.earlier) }) }]
-      : []),
-    ...(move.later != null
-      ? [{ seconds: move.later, label: m.day_later({ name: batchOf(move.batch).name, time: span(move.later) }) }]
-      : []),
-  ];
-  const moves = $derived(view.sheet.moves.filter((move) => ways(move).length > 0));
+  // The least move first; more than a few are no help.
+  const MOST = 6;
+  const ways = $derived(
+    view.sheet.moves
+      .flatMap(({ batch, earlier, later: after }) => [
+        ...(earlier != null ? [{ batch, by: -earlier }] : []),
+        ...(after != null ? [{ batch, by: after }] : []),
+      ])
+      .toSorted((a, b) => Math.abs(a.by) - Math.abs(b.by))
+      .slice(0, MOST),
+  );
+  const wayWords = (batch: number, by: number) =>
+    (by < 0 ? m.day_earlier : m.day_later)({ name: batchOf(batch).name, time: span(Math.abs(by)) });
 </script>
 
-<div class="mt-2" data-testid="clashes">
+<div class="mt-2 grid gap-x-6 lg:grid-cols-2 print:block" data-testid="clashes">
   {#if view.sheet.clashes.length === 0}
     <p class="font-semibold text-leaf">✓ {m.day_no_clash()}</p>
   {:else}
-    <ul class="grid gap-0.5">
+    <ul class="grid content-start gap-0.5">
       {#each view.sheet.clashes as c (`${c.of}-${c.from}`)}
         <li class="leading-snug"><b class="text-chilli print:text-ink">▲</b> {words(c)}</li>
       {/each}
     </ul>
-    {#if moves.length}
-      <p class="mt-2 mb-1 text-small text-mute print:hidden">{m.day_moves()}</p>
-      <div class="flex flex-wrap gap-2 print:hidden">
-        {#each moves as move (move.batch)}{#each ways(move) as way (way.seconds)}
-            <button class="button px-3 text-small" onclick={() => onmove(batchOf(move.batch).id, way.seconds)}>{way.label}</button>
-          {/each}{/each}
+    {#if ways.length}
+      <div class="print:hidden">
+        <p class="mb-1 text-small text-mute max-lg:mt-2">{m.day_moves()}</p>
+        <div class="flex flex-wrap gap-2">
+          {#each ways as { batch, by } (`${batch} ${by}`)}
+            <button class="button px-3 text-small" onclick={() => onmove(batchOf(batch).id, by)}>{wayWords(batch, by)}</button>
+          {/each}
+        </div>
       </div>
     {:else}<p class="mt-1 text-small text-mute">{m.day_no_move()}</p>{/if}
   {/if}

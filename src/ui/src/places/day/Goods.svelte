@@ -48,10 +48,10 @@
           {#if columns}{#each good.each as mass, i (i)}
               <td class="px-1 text-end whitespace-nowrap text-mute max-lg:hidden print:table-cell">{mass > 0 ? amount(mass, "g") : ""}</td>
             {/each}{/if}
-          <td class="px-1 text-end font-head text-body font-bold whitespace-nowrap" data-needed>{amount(good.needed, "g")}</td>
-          <td class="px-1 text-end"><AtHand {here} {good} /></td>
-          <td class="py-0.5 ps-1 text-end whitespace-nowrap" data-buy>
-            {#if good.toBuy > 0}<b class="font-head">{amount(good.toBuy, "g")}</b>
+          <td class="px-0.5 text-end font-head text-body font-bold whitespace-nowrap sm:px-1" data-needed>{amount(good.needed, "g")}</td>
+          <td class="px-0.5 text-end sm:px-1"><AtHand {here} {good} /></td>
+          <td class="py-0.5 ps-0.5 text-end sm:ps-1" data-buy>
+            {#if good.toBuy > 0}<b class="font-head whitespace-nowrap">{amount(good.toBuy, "g")}</b>
               {#if good.packs}<span class="block text-fine text-mute"
                   >{m.day_packs({ count: good.packs, sum: amount(good.cost ?? 0, "money") })}</span
                 >{/if}

@@ -13,6 +13,7 @@
   const sheet = $derived(view.sheet);
   // On a phone names stand over their lines.
   const beside = $derived(width >= 640);
+  const down = $derived(beside ? 0 : 4);
   const left = $derived(beside ? NAMES : 6);
   const from = $derived(Math.floor(Math.min(...sheet.bars.map((b) => b.from)) / HOUR) * HOUR);
   const to = $derived(Math.ceil(Math.max(...sheet.bars.map((b) => b.to)) / HOUR) * HOUR);
@@ -49,7 +50,7 @@
       {#if i % every === 0}<text
           x={x(t)}
           y={14}
-          text-anchor={i === 0 ? "start" : i === hours.length - 1 ? "end" : "middle"}
+          text-anchor={i === 0 && !beside ? "start" : i === hours.length - 1 ? "end" : "middle"}
           class="fill-mute text-fine">{hour(t)}</text
         >{/if}
     {/each}
@@ -68,13 +69,20 @@
       <text x={beside ? 0 : left} y={beside ? y + 15 : y + 9} class="fill-ink text-small font-semibold"
         ><tspan class="font-head font-bold">{numbers(bar.batch)}</tspan><tspan dx="8">{batchName(bar.batch)}</tspan></text
       >
-      <rect x={x(bar.from)} y={y + 13} width={Math.max(x(bar.to) - x(bar.from), 2)} height="3" fill="var(--color-ink)" opacity="0.35" />
+      <rect
+        x={x(bar.from)}
+        y={y + down + 13}
+        width={Math.max(x(bar.to) - x(bar.from), 2)}
+        height="3"
+        fill="var(--color-ink)"
+        opacity="0.35"
+      />
       {#each bar.hands as h (h.from)}
-        <rect x={x(h.from)} y={y + 12} width={Math.max(x(h.to) - x(h.from), 2)} height="11" rx="2" fill="var(--color-rim)" />
+        <rect x={x(h.from)} y={y + down + 12} width={Math.max(x(h.to) - x(h.from), 2)} height="11" rx="2" fill="var(--color-rim)" />
       {/each}
       {#if bar.pans}<rect
           x={x(bar.pans.from)}
-          y={y + 26}
+          y={y + down + 25}
           width={Math.max(x(bar.pans.to) - x(bar.pans.from), 2)}
           height="9"
           rx="2"

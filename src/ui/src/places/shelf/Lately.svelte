@@ -48,7 +48,8 @@
 <section class="flex min-h-0 flex-col" aria-labelledby="lately">
   <div class="mb-3 flex min-h-target items-center justify-between gap-2">
     <h2 id="lately" class="text-big leading-tight font-bold">{m.lately()}</h2>
-    <a class="button px-3 text-small" href="#/day/{nextDay}"><CalendarDays size={17} aria-hidden="true" />{m.day_sheet()}</a>
+    {#if known}<a class="button px-3 text-small" href="#/day/{nextDay}"><CalendarDays size={17} aria-hidden="true" />{m.day_sheet()}</a
+      >{/if}
   </div>
   <ul class="min-h-0 overflow-y-auto">
     {#each keepers.unkept as k (k.id)}

@@ -18,8 +18,8 @@
   const between = $derived.by(() => {
     const { filmLeast: least, filmMost: most } = sheet.roll;
     if (least == null || most == null) return m.none();
-    const [low, high] = [number(least, 0), number(most, 0)];
-    return low === high ? `${high} µm` : m.from_to({ least: low, most: `${high} µm` });
+    const [low, high] = [amount(least, "µm"), amount(most, "µm")];
+    return low === high ? high : m.from_to({ least: low, most: high });
   });
 </script>
 

@@ -4,6 +4,7 @@
   import type { PanSheet } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import { amount, number } from "../../words/format";
+  import { viewOf } from "../../words/units";
   import FaceBands from "./FaceBands.svelte";
   import Drop from "./Drop.svelte";
   import TurnHandle from "./TurnHandle.svelte";
@@ -41,6 +42,8 @@
     ) + 12,
   );
   const y = $derived(scaleLinear([0, hottest], [height - foot, bands + 24]));
+  // The same in the kitchen's own degrees, so that its lines are round there.
+  const heatAxis = $derived(scaleLinear([0, hottest].map(viewOf("°C").to), y.range()));
   const { times, pan: heat, middle } = $derived(pan.trace);
   const curve = $derived(
     (values: number[]) =>
@@ -98,9 +101,9 @@
   <svg bind:this={svg} {width} {height} class="block touch-pan-y select-none" role="group" aria-label={label} data-testid="pan-chart">
     <FaceBands {pan} {x} {left} {band} {starts} />
 
-    {#each y.ticks(5) as t (t)}
-      <line x1={left} x2={width - 12} y1={y(t)} y2={y(t)} stroke="var(--color-line)" />
-      <text x={left - 6} y={y(t) + 4} text-anchor="end" class="fill-mute text-fine">{number(t, 0)}°</text>
+    {#each heatAxis.ticks(5) as t (t)}
+      <line x1={left} x2={width - 12} y1={heatAxis(t)} y2={heatAxis(t)} stroke="var(--color-line)" />
+      <text x={left - 6} y={heatAxis(t) + 4} text-anchor="end" class="fill-mute text-fine">{number(t, 0)}°</text>
     {/each}
     {#each ticks as t (t)}
       <text x={x(t)} y={height - 5} text-anchor="middle" class="fill-mute text-fine">{number(t, 0)}{t === 0 ? " s" : ""}</text>
