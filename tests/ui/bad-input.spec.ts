@@ -78,7 +78,7 @@ test("amounts that cannot be read say so and change nothing", async ({ bench, pa
     ["plenty", "Write an amount"],
     ["3 buckets", "This kitchen has no “buckets”."],
     ["1,500 g", "Thousand or fraction?"],
-    ["500 kg", "From nothing to 100 kg."],
+    ["500 kg", "From nothing to 100\u202f000 g."],
     ["<b>2</b>", "Write an amount"],
   ] as const) {
     await flour.fill(typed);

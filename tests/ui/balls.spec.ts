@@ -82,7 +82,7 @@ test("the dough becomes big balls of two, strips or slices, each with its measur
 });
 
 test("nothing is taken from a scale that is overloaded, unplugged or left loaded", async ({ page, kitchen, request }) => {
-  await page.getByRole("button", { name: "6 kg on it" }).click();
+  await page.getByRole("button", { name: /^6.000 g on it$/ }).click();
   await expect(page.getByTestId("scale-state")).toHaveAttribute("data-state", "overload");
   await page.getByRole("button", { name: "Pull the plug" }).click();
   await expect(page.getByTestId("scale-state")).toHaveAttribute("data-state", "unplugged");

@@ -2,7 +2,8 @@ import { startServer } from "./server.mjs";
 import { expect, test } from "./kitchen";
 
 test.describe("a server of its own", () => {
-  test.use({ ownServer: true });
+  // A page whose server is killed says so in its console, sooner or later.
+  test.use({ ownServer: true, expectErrors: /net::ERR_/ });
 
   test("a batch goes from the shelf over its benches, and the bread follows", async ({ bench, page }) => {
     await bench.pick("First-ferry squares");

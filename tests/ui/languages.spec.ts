@@ -42,7 +42,13 @@ async function ofTheKitchen(address: string, request: APIRequestContext): Promis
     vessels: { name: string }[];
   };
   const own = larder.ingredients.filter((i) => i.origin === "own").map((i) => `${i.name} ${i.note}`);
-  return [...texts, ...own, ...larder.vessels.map((v) => v.name), "ystrata kcal"].join(" ").toLowerCase();
+  // Days and months are the platform's.
+  const [days, months] = [7, 12].map((count, i) =>
+    Array.from({ length: count }, (_, n) =>
+      new Date(2026, i ? n : 0, i ? 1 : n + 1).toLocaleDateString("en", i ? { month: "long" } : { weekday: "long" }),
+    ),
+  );
+  return [...texts, ...own, ...days!, ...months!, ...larder.vessels.map((v) => v.name), "ystrata kcal"].join(" ").toLowerCase();
 }
 
 for (const width of [1280, 390])

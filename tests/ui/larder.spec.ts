@@ -248,7 +248,7 @@ test("the board is the kitchen's: what cannot be one is said and not kept, what 
 test("a kitchen that measures in cups reads cups first, and its spoons stand beside every mass", async ({ bench, page }) => {
   await page.getByRole("tab", { name: "Cups and units" }).click();
   await page.getByRole("radio", { name: "Cups first" }).click();
-  await page.getByRole("radio", { name: "US, 236.6 ml" }).click();
+  await page.getByRole("radio", { name: "US, 237 ml" }).click();
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
   await bench.pick("Night-crew squares");
   await expect(bench.number("White wheat flour, in cups and spoons")).toHaveValue("9⅓ cups");

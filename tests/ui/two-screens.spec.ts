@@ -119,11 +119,12 @@ test("what was changed again while it was on its way is asked about once", async
   go();
   await expect(asked(page).locator("[data-differs]")).toHaveText(/Dough, Pieces\s*41\s*31/);
   await asked(page).getByRole("button", { name: "Later" }).click();
+  await expect(page.getByTestId("keeping")).toHaveAttribute("data-keeping", "elsewhere");
+  expect(sent).toBe(1);
   await page.getByRole("button", { name: "Settle it" }).click();
   await asked(page).getByRole("button", { name: "Take theirs" }).click();
   await bench.kept();
   await expect(bench.stratum("balls")).toContainText("31 ×");
-  expect(sent).toBe(1);
   await tab.page.context().close();
 });
 

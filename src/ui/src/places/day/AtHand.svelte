@@ -27,6 +27,6 @@
 </script>
 
 <label class="sr-only" for={id}>{m.day_at_hand_of({ item: nameOf(good.id) })}</label>
-<TypedInput {typed} {id} class="field min-h-11 w-16 px-1.5 text-end sm:w-20 print:hidden" />
+<TypedInput {typed} {id} class="field min-h-11 w-full px-1.5 text-end sm:w-20 print:hidden" />
 {#if typed.problem}<p id="{id}-problem" class="refusal" role="alert">{typed.problem}</p>{/if}
 <span class="hidden print:inline">{mass === null ? m.day_blank() : amount(mass, "g")}</span>

@@ -20,7 +20,7 @@
     <h2 id="{id}-goods" class="text-lead font-bold">{m.day_goods()}</h2>
     {#if sheet.cost > 0}<p class="ms-auto font-head font-bold">{m.day_cost({ sum: amount(sheet.cost, "money") })}</p>{/if}
   </div>
-  <table class="w-full border-collapse text-small">
+  <table class="w-full border-collapse text-small wrap-anywhere max-sm:table-fixed">
     <thead>
       <tr class="border-b-2 border-ink align-bottom text-fine">
         <td></td>
@@ -29,9 +29,9 @@
               ><Mark of={i} name={bread.name} /><span class="sr-only">{bread.name}</span></th
             >
           {/each}{/if}
-        <th scope="col" class="px-1 py-1 text-end">{m.day_in_all()}</th>
-        <th scope="col" class="px-1 py-1 text-end">{m.day_at_hand()}</th>
-        <th scope="col" class="py-1 ps-1 text-end">{m.day_to_buy()}</th>
+        <th scope="col" class="px-0.5 py-1 text-end max-sm:w-[19%] sm:px-1">{m.day_in_all()}</th>
+        <th scope="col" class="px-0.5 py-1 text-end max-sm:w-[21%] sm:px-1">{m.day_at_hand()}</th>
+        <th scope="col" class="py-1 ps-0.5 text-end max-sm:w-[23%] sm:ps-1">{m.day_to_buy()}</th>
       </tr>
     </thead>
     <tbody>
