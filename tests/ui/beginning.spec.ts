@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 import { refusedRequests, test } from "./kitchen";
 import { startServer } from "./server.mjs";
@@ -76,6 +77,18 @@ empty.describe("by touch on a phone", () => {
     await expect(page.getByTestId("makes")).toContainText(/10 × \d+ g/);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
+});
+
+empty("the beginning has no axe violation and nothing beyond the edge, wide and on a phone", async ({ empty, page }) => {
+  expect(empty.address).toBeTruthy();
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  }
 });
 
 empty("the demo fills an empty kitchen and is taken out again, back and forth", async ({ empty, page }) => {

@@ -68,6 +68,22 @@ const views: [string, (bench: Bench, page: Page) => Promise<unknown>][] = [
       await page.getByTestId("goods").waitFor();
     },
   ],
+  [
+    "another school, before it is taken",
+    async (bench, page) => {
+      await bench.pick("Fenugreek triangles");
+      const more = page.getByRole("button", { name: "Card, log and recipe" });
+      const school = page.getByRole("button", { name: "Another school" });
+      await expect(more.or(school)).toBeVisible();
+      if (await more.isVisible()) {
+        await more.click();
+        await page.getByRole("menuitem", { name: "Another school" }).click();
+      } else await school.click();
+      const dialog = page.getByTestId("another-school");
+      await dialog.getByRole("button", { name: /Roll and coil/ }).click();
+      await dialog.locator("[data-differs]").first().waitFor();
+    },
+  ],
   ["the keys", async (_, page) => page.keyboard.press("?").then(() => page.getByRole("dialog").waitFor())],
   ["an open pick", async (bench, page) => bench.pick("Beet quarters").then(() => page.getByLabel("Liquid: Beetroot puree").click())],
   ["the larder", async (_, page) => larder(page).then(() => page.getByRole("button", { name: /White wheat flour/ }).click())],

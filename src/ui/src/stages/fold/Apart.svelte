@@ -3,6 +3,7 @@
   import { m } from "../../paraglide/messages";
   import Figure from "../../parts/Figure.svelte";
   import { amount, number } from "../../words/format";
+  import { viewOf } from "../../words/units";
 
   /** What comes of the program: how many leaves come apart, leaf by leaf, and what they are like. */
   let { sheet }: { sheet: BatchSheet } = $props();
@@ -18,8 +19,8 @@
   const between = $derived.by(() => {
     const { filmLeast: least, filmMost: most } = sheet.roll;
     if (least == null || most == null) return m.none();
-    const [low, high] = [amount(least, "µm"), amount(most, "µm")];
-    return low === high ? high : m.from_to({ least: low, most: high });
+    const [view, high] = [viewOf("µm"), amount(most, "µm")];
+    return amount(least, "µm") === high ? high : m.from_to({ least: number(view.to(least), view.finer), most: high });
   });
 </script>
 

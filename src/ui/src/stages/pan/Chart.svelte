@@ -6,6 +6,7 @@
   import { amount, number } from "../../words/format";
   import { viewOf } from "../../words/units";
   import FaceBands from "./FaceBands.svelte";
+  import ChartWords from "./ChartWords.svelte";
   import Drop from "./Drop.svelte";
   import TurnHandle from "./TurnHandle.svelte";
 
@@ -31,6 +32,8 @@
   const band = 32;
   const bands = 2 * band + 6;
   const foot = 22;
+  // A drop with its grams.
+  const DROP_WIDE = 54;
   const end = $derived(span ?? Math.max(pan.program.total, 1));
   const x = $derived(scaleLinear([0, end], [left, width - 12]));
   const hottest = $derived(
@@ -58,9 +61,6 @@
     { at: pan.done.blisters, name: m.mark_blisters() },
     { at: pan.done.cookedAt, name: m.mark_cooked() },
   ]);
-
-  // The first mark ends at its moment where there is room before it.
-  const ends = (mark: number, at: number) => mark === 0 && x(at) > left + 70;
 
   let svg = $state<SVGSVGElement>();
   // The drop is another one once the answer is there: the keys stay on it.
@@ -118,17 +118,11 @@
         stroke-width="2"
         stroke-dasharray="7 4"
       />
-      <text x={width - 14} y={y(pan.heat.smokePoint) - 4} text-anchor="end" class="fill-chilli text-fine font-semibold"
-        >{m.smokes_at({ heat: amount(pan.heat.smokePoint, "°C") })}</text
-      >
     {/if}
     <path d={curve(heat)} fill="none" stroke="var(--color-ink)" stroke-width="3" />
     <path d={curve(middle)} fill="none" stroke="var(--color-rim)" stroke-width="3" stroke-dasharray="1 5" stroke-linecap="round" />
     {#if heat.length > 0}
       <text x={left + 6} y={y(heat[0]!) + 20} class="fill-ink text-small font-semibold">{m.line_pan()}</text>
-      <text x={x(pan.program.total) - 8} y={y(middle.at(-1)!) + 19} text-anchor="end" class="fill-rim text-small font-semibold"
-        >{m.line_middle()}</text
-      >
     {/if}
     {#if measured != null}
       <line x1={left} x2={width - 12} y1={y(measured)} y2={y(measured)} stroke="var(--color-leaf)" stroke-width="2" />
@@ -136,15 +130,9 @@
         >{m.probe_line({ heat: amount(measured, "°C") })}</text
       >
     {/if}
-    {#each marks as mark, i (mark.name)}
+    {#each marks as mark (mark.name)}
       {#if mark.at != null}
         <path d="M{x(mark.at)} {height - foot}v-9" stroke="var(--color-leaf)" stroke-width="3" />
-        <text
-          x={x(mark.at) + (ends(i, mark.at) ? -4 : 4)}
-          y={height - foot - 5 - (i === 0 && !ends(i, mark.at) ? 15 : 0)}
-          text-anchor={ends(i, mark.at) ? "end" : "start"}
-          class="fill-leaf text-fine font-semibold">{mark.name}</text
-        >
       {/if}
     {/each}
 
@@ -176,7 +164,7 @@
           stay={i}
           fat={turn.fat}
           stays={pan.program.turns.length}
-          x={x(starts[i]!) + 15}
+          x={Math.min(x(starts[i]!) + 15, width - DROP_WIDE)}
           y={turn.face === "first" ? 0 : band}
           {...onfat && {
             held: { grab: (e: PointerEvent) => grab(e, "fat", i), move, leave: () => (held = null), to: (to: number) => carry(i, to) },
@@ -184,5 +172,6 @@
         />
       {/if}
     {/each}
+    <ChartWords {pan} {x} {y} {width} {hottest} {marks} {left} foot={height - foot} />
   </svg>
 </div>
