@@ -1,5 +1,5 @@
-using System.Text;
 using System.Diagnostics;
+using System.Text;
 
 namespace Ystrata.Web.Tests;
 

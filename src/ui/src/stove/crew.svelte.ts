@@ -45,8 +45,7 @@ export class Crew {
   }
   /** Whose bench a press is for. */
   whose(press: Press): number {
-    const same = (own: Press | null | undefined) =>
-      own?.work === press.work && own?.bread === press.bread && own?.number === press.number;
+    const same = (own: Press | null | undefined) => own?.work === press.work && own?.bread === press.bread && own?.number === press.number;
     return this.mine.find((person) => same(this.benchOf(person)?.press)) ?? 0;
   }
   early(now: number): boolean {

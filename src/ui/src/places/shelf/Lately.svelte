@@ -48,7 +48,8 @@
 <section class="flex min-h-0 flex-col" aria-labelledby="lately">
   <div class="mb-3 flex min-h-target items-center justify-between gap-2">
     <h2 id="lately" class="text-lead leading-tight font-bold">{m.lately()}</h2>
-    {#if known}<a class="button shrink-0 px-3 text-small whitespace-nowrap" href="#/day/{nextDay}"><CalendarDays size={17} aria-hidden="true" />{m.day_sheet()}</a
+    {#if known}<a class="button shrink-0 px-3 text-small whitespace-nowrap" href="#/day/{nextDay}"
+        ><CalendarDays size={17} aria-hidden="true" />{m.day_sheet()}</a
       >{/if}
   </div>
   <ul class="min-h-0 overflow-y-auto">
