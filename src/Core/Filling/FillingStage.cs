@@ -131,6 +131,9 @@ public static class FillingStage
     /// <summary>From now, until the salt in it has drawn so much that it weeps; nothing where it never does, or does already.</summary>
     internal static Minutes? HoldsFor(FillingState state) => FeelOf(state) == FillingFeel.Weeps ? null : state.Until(FeelFrom(state)[^1].Value);
 
+    // Each piece so much lighter is lighter by less than a hand tells (empirical).
+    private const double SpreadOut = 0.005;
+
     /// <returns>Nothing where nothing is wrapped.</returns>
     internal static FillingSheet? Judge(CheckedBatch batch, DoughSheet dough, FoldSheet fold)
     {
@@ -145,7 +148,7 @@ public static class FillingStage
         var end = made.End;
         var each = ball * spec.Wall.Share.Fraction;
         var needed = each * count;
-        var pieces = (int)Math.Floor(end.Mass / each + 1e-6);
+        var pieces = (int)Math.Floor(end.Mass / each * (1 + SpreadOut));
         return new(
             made.Parts,
             made.Together,

@@ -70,6 +70,17 @@ public class StuffedTests
         Assert.Equal(24 * 64, balance.Needed.Value, 6);
     }
 
+    [Theory]
+    [InlineData(0.9999, 24)]
+    [InlineData(0.996, 24)]
+    [InlineData(0.98, 23)]
+    public void A_hair_too_little_filling_still_fills_every_piece(double times, int pieces)
+    {
+        var fits = Plan(Radish).Filling!.Balance.Times!.Value;
+
+        Assert.Equal(pieces, Plan(Balance.Times(Radish, fits * times)).Filling!.Balance.Pieces);
+    }
+
     [Fact]
     public void Too_much_or_too_little_filling_is_said_and_mended()
     {
