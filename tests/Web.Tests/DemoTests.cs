@@ -29,7 +29,7 @@ public sealed class DemoTests : IDisposable
     public async Task In_and_out_leaves_the_kitchen_as_it_was()
     {
         var larder = Versions.Of(Of<CurrentKitchen>().Now.Larder.All.OrderBy(i => i.Id, StringComparer.Ordinal));
-        Assert.False((bool)(await Demo(HttpMethod.Get))["there"]!);
+        Assert.Equal(0, (int)(await Demo(HttpMethod.Get))["untouched"]!);
 
         Assert.Equal(12, (int)(await Demo(HttpMethod.Post))["breads"]!);
         var full = State();
@@ -37,7 +37,7 @@ public sealed class DemoTests : IDisposable
         await Demo(HttpMethod.Post);
         Assert.Equal(full, State());
 
-        Assert.False((bool)(await Demo(HttpMethod.Delete))["there"]!);
+        Assert.Equal((0, 0), (await Demo(HttpMethod.Delete)) is var left ? ((int)left["untouched"]!, (int)left["changed"]!) : default);
         Assert.Empty(State());
         Assert.Equal(("", 0), (Of<Pantry>().Units().Coin, Of<Pantry>().Vessels().Count));
         Assert.Equal(larder, Versions.Of(Of<CurrentKitchen>().Now.Larder.All.Where(i => i.Origin != Origin.Gone).OrderBy(i => i.Id, StringComparer.Ordinal)));
@@ -64,14 +64,30 @@ public sealed class DemoTests : IDisposable
         // One bread and one line of the demo become the cook's.
         var changed = Of<Breads>().All().Single(b => b.Name == "Nigella coils") with { Name = "My coils", ChangedAt = DateTimeOffset.UtcNow };
         Of<Breads>().Change(changed, Meant.Whatever);
+        var entry = Of<Logbook>().All().First();
+        Of<Logbook>().Change(entry with { Outcome = entry.Outcome with { Note = "Mine now." }, ChangedAt = DateTimeOffset.UtcNow }, [], Meant.Whatever);
         Of<CurrentKitchen>().Change((pantry, at) => pantry.Keep([Of<CurrentKitchen>().Now.Larder["leek"] with { Price = new(new(7), new(1000)) }], at));
         var left = await Demo(HttpMethod.Delete);
 
-        Assert.Equal((true, 1, 1), ((bool)left["there"]!, (int)left["breads"]!, (int)left["changed"]!));
+        Assert.Equal((1, 0, 2), ((int)left["breads"]!, (int)left["untouched"]!, (int)left["changed"]!));
+        Assert.Equal(entry.Id, Assert.Single(Of<Logbook>().All()).Id);
         Assert.Equal(["Mine", "My coils"], Of<Breads>().All().Select(b => b.Name).Order());
         Assert.Equal((99, 7, "K"), (Of<CurrentKitchen>().Now.Larder["ghee"].Price!.Cost.Value, Of<CurrentKitchen>().Now.Larder["leek"].Price!.Cost.Value, Of<Pantry>().Units().Coin));
         Assert.Null(Of<CurrentKitchen>().Now.Larder["yogurt"].Price);
         Assert.Empty(Of<Batches>().Latest(100)!);
+    }
+
+    [Fact]
+    public async Task Filled_again_its_day_is_tomorrow_once_more()
+    {
+        await Demo(HttpMethod.Post);
+        var made = Of<Batches>().Latest(100)!.First(b => b.MadeFor > DateTimeOffset.Now);
+        Of<Batches>().Change(made with { MadeFor = made.MadeFor.AddDays(-9) }, Meant.Whatever);
+        await Demo(HttpMethod.Delete);
+
+        await Demo(HttpMethod.Post);
+
+        Assert.Equal(made.MadeFor, Of<Batches>().Find(made.Id)!.MadeFor);
     }
 
     [Fact]

@@ -6,20 +6,22 @@ import { startServer } from "./server.mjs";
 /** How a kitchen, a bread and another way with it begin. */
 type Server = Awaited<ReturnType<typeof startServer>>;
 const empty = test.extend<{ empty: Server }>({
-  empty: async ({ page }, use) => {
-    const server = await startServer({ demo: false });
-    await page.goto(`${server.address}/#/`);
-    await expect(page.getByTestId("questions").getByRole("button", { name: /^Begin: / })).toBeEnabled();
-    await use(server);
-    await page.goto("about:blank");
-    await server.stop();
-    server.clear();
-  },
+  empty: [
+    async ({ page }, use) => {
+      const server = await startServer({ demo: false });
+      await page.goto(`${server.address}/#/`);
+      await expect(page.getByTestId("questions").getByRole("button", { name: /^Begin: / })).toBeEnabled();
+      await use(server);
+      await page.goto("about:blank");
+      await server.stop();
+      server.clear();
+    },
+    { auto: true },
+  ],
 });
 const name = (page: Page) => page.getByRole("textbox", { name: "Name of the batch" });
 
-empty("three questions make a first batch, by the keyboard alone", async ({ empty, page }) => {
-  expect(empty.address).toBeTruthy();
+empty("three questions make a first batch, by the keyboard alone", async ({ page }) => {
   await expect(page.getByTestId("beginning").getByRole("listitem")).toHaveCount(17);
   await page.getByLabel("How many?").focus();
   await page.keyboard.type("6");
@@ -41,8 +43,7 @@ empty("three questions make a first batch, by the keyboard alone", async ({ empt
   await expect(page.locator('[data-portion="flour-barley"]')).toBeVisible();
 });
 
-empty("a number of pieces that cannot be is refused beside its field, and nothing begins", async ({ empty, page }) => {
-  expect(empty.address).toBeTruthy();
+empty("a number of pieces that cannot be is refused beside its field, and nothing begins", async ({ page }) => {
   const many = page.getByLabel("How many?");
   for (const wrong of ["0", "-5", "99999999", "many"]) {
     await many.fill(wrong);
@@ -59,8 +60,7 @@ empty.use({ expectErrors: refusedRequests });
 empty.describe("by touch on a phone", () => {
   empty.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  empty("the first minute: a picture is pressed with what was answered", async ({ empty, page }) => {
-    expect(empty.address).toBeTruthy();
+  empty("the first minute: a picture is pressed with what was answered", async ({ page }) => {
     await page.getByLabel("How many?").fill("10");
     // What was chosen is taken back again.
     const flour = page.getByRole("button", { name: /^What flour/ });
@@ -79,8 +79,7 @@ empty.describe("by touch on a phone", () => {
   });
 });
 
-empty("the beginning has no axe violation and nothing beyond the edge, wide and on a phone", async ({ empty, page }) => {
-  expect(empty.address).toBeTruthy();
+empty("the beginning has no axe violation and nothing beyond the edge, wide and on a phone", async ({ page }) => {
   for (const [width, height] of [
     [1280, 800],
     [390, 844],

@@ -38,8 +38,8 @@ public sealed record CostSheet(bool Known, Money Batch, Money Piece, IReadOnlyLi
 {
     internal static CostSheet Of(DoughSolution dough, IReadOnlyList<Spent> used, int count, Kitchen kitchen)
     {
-        var all = dough.Bowl.Lines.Zip(dough.Grams)
-            .Select(l => (Item: l.First.Item, Mass: new Grams(l.Second), Part: PartOf(l.First.Part)))
+        var all = dough.Weighed
+            .Select(l => (l.Line.Item, l.Mass, Part: PartOf(l.Line.Part)))
             .Concat(used.Select(u => (Item: kitchen[u.Id], u.Mass, u.Part)))
             .Where(u => u.Mass.Value > 0 && !u.Item.Is(Trait.Free))
             .ToList();

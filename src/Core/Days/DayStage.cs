@@ -34,14 +34,13 @@ public static class DayStage
     /// <summary>Everything that goes into a batch, dough and filling and what is laid on, by its larder id.</summary>
     private static IReadOnlyList<(Ingredient Item, Grams Mass)> Needs(CheckedBatch batch, BatchSheet sheet) =>
     [
-        .. InBowl(batch)
+        .. InBowl(batch).Select(l => (l.Line.Item, l.Mass))
             .Concat(sheet.Used.Select(u => (Item: batch.Kitchen[u.Id], u.Mass)))
             .GroupBy(n => n.Item.Id, StringComparer.Ordinal)
             .Select(g => (g.First().Item, new Grams(g.Sum(n => n.Mass.Value)))),
     ];
 
-    private static IEnumerable<(Ingredient Item, Grams Mass)> InBowl(CheckedBatch batch) =>
-        batch.Dough.Bowl.Lines.Zip(batch.Dough.Grams).Where(l => l.Second > 0).Select(l => (l.First.Item, new Grams(l.Second)));
+    private static IEnumerable<(Bowl.Line Line, Grams Mass)> InBowl(CheckedBatch batch) => batch.Dough.Weighed.Where(l => l.Mass.Value > 0);
 
     private static IReadOnlyList<DayGood> Goods(IReadOnlyList<IReadOnlyList<(Ingredient Item, Grams Mass)>> needs, DaySpec spec)
     {
@@ -69,7 +68,7 @@ public static class DayStage
     {
         Seconds? At(Stage stage) => batch.Sheet.Stages.FirstOrDefault(s => s.Bread == of && s.Stage == stage) is { } begins ? new(batch.Zero.Value + begins.At.Value) : null;
         var mixed = At(Stage.Dough) ?? batch.Zero;
-        return new(bread, mixed, At(Stage.Balls) ?? At(Stage.Pan) ?? mixed, checkedBatch.Dough.Mass, sheet.Balls.Count, sheet.Balls.Mass, [.. InBowl(checkedBatch).Select(l => new DoughLine(l.Item.Id, l.Mass))]);
+        return new(bread, mixed, At(Stage.Balls) ?? At(Stage.Pan) ?? mixed, checkedBatch.Dough.Mass, sheet.Balls.Count, sheet.Balls.Mass, [.. InBowl(checkedBatch).Select(l => new DoughLine(l.Line.Item.Id, l.Mass))]);
     }
 
     private static DayBar Bar(DayBatch batch, int number)

@@ -9,6 +9,9 @@ namespace Ystrata.Core.Dough;
 /// <param name="Wanted">The ball, or ladleful, that was asked for.</param>
 public sealed record DoughSolution(Bowl Bowl, Grams Flour, double[] Grams, double[] Actual, Grams Mass, Grams Net, int Count, Grams Ball, Grams PlannedBall, Grams Wanted)
 {
+    /// <summary>What is weighed into it, line by line.</summary>
+    internal IEnumerable<(Bowl.Line Line, Grams Mass)> Weighed => Bowl.Lines.Zip(Grams, (line, mass) => (line, new Grams(mass)));
+
     /// <summary>What there is something of in it.</summary>
     internal IEnumerable<Ingredient> InIt => Bowl.Lines.Where((_, i) => Actual[i] > 0).Select(l => l.Item);
 }

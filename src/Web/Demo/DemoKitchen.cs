@@ -2,10 +2,11 @@ using Ystrata.Store;
 
 namespace Ystrata.Web.Demo;
 
-/// <param name="There">Something of it is in the kitchen.</param>
+/// <summary>How much of the demo is in the kitchen.</summary>
 /// <param name="Breads">Of it, on the shelf.</param>
-/// <param name="Changed">What the cook has changed of it: it stays when the rest is taken out.</param>
-public sealed record DemoView(bool There, int Breads, int Changed);
+/// <param name="Untouched">What would go when it is taken out: breads, batches, entries of the log and lines of the larder.</param>
+/// <param name="Changed">Breads, batches and entries of the log that the cook has changed since: they stay.</param>
+public sealed record DemoView(int Breads, int Untouched, int Changed);
 
 /// <summary>Fills a kitchen with the demo and takes it out again: what was changed since is the cook's and stays.</summary>
 public sealed class DemoKitchen(Breads breads, Batches batches, Logbook log, Photos photos, CurrentKitchen current, TimeProvider clock)
@@ -53,7 +54,11 @@ public sealed class DemoKitchen(Breads breads, Batches batches, Logbook log, Pho
 
             foreach (var batch in ToMake())
             {
-                _ = batches.Add(batch) || batches.Restore(batch.Id);
+                // What comes back from the trash is for tomorrow, whenever it was made for before.
+                if (!batches.Add(batch) && batches.Restore(batch.Id) && batches.Find(batch.Id)?.ChangedAt == batch.ChangedAt)
+                {
+                    batches.Change(batch, Meant.Whatever);
+                }
             }
         });
         return View();
@@ -99,12 +104,15 @@ public sealed class DemoKitchen(Breads breads, Batches batches, Logbook log, Pho
 
     public DemoView View()
     {
-        var shelf = MarrowQuay.Breads.Select(b => (Was: b.ChangedAt, Now: breads.Find(b.Id)?.ChangedAt)).Where(b => b.Now is not null).ToList();
-        var made = Batches().Select(b => (Was: b.ChangedAt, Now: batches.Find(b.Id)?.ChangedAt)).Where(b => b.Now is not null).ToList();
+        var kept = MarrowQuay.Breads.Select(b => (Was: b.ChangedAt, Now: breads.Find(b.Id)?.ChangedAt))
+            .Concat(Batches().Select(b => (Was: b.ChangedAt, Now: batches.Find(b.Id)?.ChangedAt)))
+            .Concat(MarrowQuay.Cookings.Select(c => (Was: c.Entry.ChangedAt, Now: log.Find(c.Entry.Id)?.ChangedAt)))
+            .Where(k => k.Now is not null)
+            .ToList();
         return new(
-            shelf.Count + made.Count > 0 || MarrowQuayLarder.Lines.Any(IsAsFilled),
-            shelf.Count,
-            shelf.Concat(made).Count(x => x.Was != x.Now));
+            MarrowQuay.Breads.Count(b => breads.Find(b.Id) is not null),
+            kept.Count(k => k.Was == k.Now) + MarrowQuayLarder.Lines.Count(IsAsFilled),
+            kept.Count(k => k.Was != k.Now));
     }
 
     private IEnumerable<Batch> Batches() => MarrowQuay.Cookings.Select(c => c.Batch).Concat(ToMake());

@@ -2289,9 +2289,8 @@ export interface components {
             /** @description Of what was said of the day, for If-Match. */
             version: string;
         };
+        /** @description How much of the demo is in the kitchen. */
         DemoView: {
-            /** @description Something of it is in the kitchen. */
-            there: boolean;
             /**
              * Format: int32
              * @description Of it, on the shelf.
@@ -2299,7 +2298,12 @@ export interface components {
             breads: number;
             /**
              * Format: int32
-             * @description What the cook has changed of it: it stays when the rest is taken out.
+             * @description What would go when it is taken out: breads, batches, entries of the log and lines of the larder.
+             */
+            untouched: number;
+            /**
+             * Format: int32
+             * @description Breads, batches and entries of the log that the cook has changed since: they stay.
              */
             changed: number;
         };

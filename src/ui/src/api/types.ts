@@ -69,6 +69,7 @@ export type DayMove = Schemas["DayMove"];
 export type DaySheet = Schemas["DaySheet"];
 export type DaySpec = Schemas["DaySpec"];
 export type DayView = Schemas["DayView"];
+export type DemoView = Schemas["DemoView"];
 export type SchoolView = Schemas["SchoolView"];
 export type ScaleReading = Schemas["ScaleReading"];
 export type ScaleState = Schemas["ScaleState"];

@@ -1,9 +1,6 @@
 <script lang="ts">
-  import CalendarPlus from "@lucide/svelte/icons/calendar-plus";
   import ChevronLeft from "@lucide/svelte/icons/chevron-left";
   import ChevronRight from "@lucide/svelte/icons/chevron-right";
-  import Download from "@lucide/svelte/icons/download";
-  import Printer from "@lucide/svelte/icons/printer";
   import { push } from "svelte-spa-router";
   import { m } from "../paraglide/messages";
   import DayTime from "../parts/DayTime.svelte";
@@ -40,16 +37,6 @@
     </div>
   </div>
   {#key day}
-    <Of {day}>
-      {#snippet files(href)}
-        <div class="flex flex-wrap gap-2 print:hidden">
-          <button class="button strong" onclick={() => print()}><Printer size={18} aria-hidden="true" />{m.print()}</button>
-          <a class="button" href={href("goods.csv")} download><Download size={18} aria-hidden="true" />{m.day_csv()}</a>
-          <a class="button" href={href("day.ics", "&alarms=true")} download><CalendarPlus size={18} aria-hidden="true" />{m.day_alarms()}</a
-          >
-          <a class="button" href={href("day.ics")} download><CalendarPlus size={18} aria-hidden="true" />{m.day_calendar()}</a>
-        </div>
-      {/snippet}
-    </Of>
+    <Of {day} />
   {/key}
 </div>

@@ -15,20 +15,19 @@ const THIN_SPACE = "\u202f";
 export function number(value: number, places: number): string {
   let maker = numbers.get(places);
   if (!maker) numbers.set(places, (maker = new Intl.NumberFormat(locale, { maximumFractionDigits: places, useGrouping: "always" })));
-  return maker
+  return thinly(maker, value);
+}
+
+const thinly = (maker: Intl.NumberFormat, value: number) =>
+  maker
     .formatToParts(value)
     .map((part) => (part.type === "group" ? THIN_SPACE : part.value))
     .join("");
-}
 
 // A few hundredths have a digit more, so that two of them differ; thousands have none of them.
 const coins = [0, 2, 3].map((places) => new Intl.NumberFormat(locale, { minimumFractionDigits: places, maximumFractionDigits: places }));
 function sumOf(value: number): string {
-  const maker = coins[value !== 0 && Math.abs(value) < 0.1 ? 2 : Math.abs(value) >= 1000 ? 0 : 1]!;
-  return maker
-    .formatToParts(value)
-    .map((part) => (part.type === "group" ? THIN_SPACE : part.value))
-    .join("");
+  return thinly(coins[value !== 0 && Math.abs(value) < 0.1 ? 2 : Math.abs(value) >= 1000 ? 0 : 1]!, value);
 }
 
 // The decimal sign of the locale, and the digits of every script the platform knows.

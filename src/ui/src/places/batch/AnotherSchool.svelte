@@ -9,7 +9,7 @@
   import SideBySide from "../../parts/SideBySide.svelte";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster } from "../../toast.svelte";
-  import { merge } from "../../versions/merge";
+  import { merge, same } from "../../versions/merge";
   import { schoolName } from "../../words/names/schools";
   import Schools from "../shelf/Schools.svelte";
 
@@ -20,7 +20,7 @@
   let trouble = $state.raw<Why | null>(null);
   const clashes = $derived(chosen ? merge(null, { spec: chosen.from }, { spec: chosen.to }).clashes : []);
 
-  async function choose({ id }: SchoolView) {
+  async function choose({ id }: { id: string }) {
     const from = $state.snapshot(batch.spec);
     if (!from) return;
     const answer = await call(() => api.POST("/api/schools/{id}/move", { params: { path: { id } }, body: from }));
@@ -30,6 +30,8 @@
 
   // What was called by its school is called by the new one; a name of its own stays.
   function make({ id, from, to }: { id: string; from: BatchSpec; to: BatchSpec }) {
+    // Another screen changed it meanwhile: what would change now is seen first.
+    if (!same($state.snapshot(batch.spec), from)) return void choose({ id });
     const { name } = batch;
     const renamed = schools.some((s) => schoolName(s.id) === name.trim());
     batch.change(() => {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { DayView } from "../../api/types";
   import { m } from "../../paraglide/messages";
-  import { amount, clock, later } from "../../words/format";
+  import { amount, beside, clock, later } from "../../words/format";
   import { shortName } from "../../words/names/items";
   import Mark from "./Mark.svelte";
 
@@ -23,13 +23,16 @@
           <span class="min-w-0 flex-1 font-semibold">{bread.name}</span>
           <b class="font-head whitespace-nowrap">{amount(dough.mass, "g")}</b>
         </p>
-        <p class="text-small leading-snug text-mute">
-          {#each dough.lines as line, i (line.id)}{i ? " · " : ""}<span class="whitespace-nowrap"
+        <p class="flex flex-wrap gap-x-3 text-small leading-snug text-mute">
+          {#each dough.lines as line (line.id)}<span class="whitespace-nowrap"
               >{shortName(line.id)} <b class="text-ink">{amount(line.mass, "g")}</b></span
             >{/each}
         </p>
         <p class="text-small text-mute">
-          {m.day_divided({ time: hour(dough.divided), count: dough.count, mass: amount(dough.ball, "g") })}
+          {beside(
+            m.day_divided({ time: hour(dough.divided), count: dough.count, mass: amount(dough.ball, "g") }),
+            m.day_ready({ time: hour(bread.ready) }),
+          )}
         </p>
       </li>
     {/each}

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import type { Snippet } from "svelte";
   import { changes } from "../../api/changes.svelte";
   import { larder } from "../../api/larder.svelte";
   import { m } from "../../paraglide/messages";
@@ -10,15 +9,12 @@
   import Clashes from "./Clashes.svelte";
   import { DayOf } from "./day.svelte";
   import Doughs from "./Doughs.svelte";
+  import Files from "./Files.svelte";
   import Goods from "./Goods.svelte";
   import Lanes from "./Lanes.svelte";
 
   /** One day: when who and what is wanted, the doughs in their order, and what to buy and weigh. */
-  interface Props {
-    day: string;
-    files: Snippet<[(name: string, more?: string) => string]>;
-  }
-  let { day, files }: Props = $props();
+  let { day }: { day: string } = $props();
   // The day is keyed: another one is another place.
   // svelte-ignore state_referenced_locally
   const here = new DayOf(day);
@@ -60,7 +56,7 @@
     </p>
   {:else}
     <div class="mb-3 flex flex-wrap items-end gap-x-5 gap-y-2">
-      <div class="me-auto">{@render files((name, more) => here.file(name, more))}</div>
+      <div class="me-auto"><Files {here} /></div>
       {#each counts as { what, typed, label } (what)}
         <label class="flex items-center gap-2 print:hidden" for="{id}-{what}">
           <span>{label()}</span>
@@ -71,7 +67,7 @@
     </div>
     {#each unworked as b (b.id)}
       <p class="refusal mb-2" role="alert">
-        <a class="underline" href="#/batch/{b.id}">{b.name}</a>: {m.day_unworked()}
+        <a class="underline" href="#/batch/{b.id}">{m.day_unworked({ name: b.name })}</a>
         {troubleWords({ kind: "refused", refusals: b.refusals })}
       </p>
     {/each}

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { call } from "../../api/call";
+  import { type Answer, call } from "../../api/call";
   import { changes } from "../../api/changes.svelte";
   import { api } from "../../api/client";
   import { Fetched } from "../../api/fetched.svelte";
+  import type { DemoView } from "../../api/types";
   import { m } from "../../paraglide/messages";
   import Trouble from "../../parts/Trouble.svelte";
   import { toaster, told } from "../../toast.svelte";
@@ -17,31 +18,28 @@
     void fetched.fetch();
   });
 
-  async function fill() {
+  async function press(label: string, ask: () => Promise<Answer<DemoView>>, said: (now: DemoView) => string, back: () => unknown) {
     busy = true;
-    const { data } = await told(
+    const { data } = await told(label, ask());
+    busy = false;
+    if (!data) return;
+    changes.tell("kitchen");
+    toaster.say(said(data), () => void back());
+  }
+  const fill = () =>
+    press(
       m.demo_fill(),
-      call(() => api.POST("/api/keeping/demo")),
+      () => call(() => api.POST("/api/keeping/demo")),
+      (now) => m.demo_filled({ count: now.breads }),
+      takeOut,
     );
-    busy = false;
-    if (data) {
-      changes.tell("kitchen");
-      toaster.say(m.demo_filled({ count: data.breads }), () => void takeOut());
-    }
-  }
-
-  async function takeOut() {
-    busy = true;
-    const { data } = await told(
+  const takeOut = (): Promise<void> =>
+    press(
       m.demo_take_out(),
-      call(() => api.DELETE("/api/keeping/demo")),
+      () => call(() => api.DELETE("/api/keeping/demo")),
+      (now) => (now.changed ? m.demo_out_but({ count: now.changed }) : m.demo_out()),
+      fill,
     );
-    busy = false;
-    if (data) {
-      changes.tell("kitchen");
-      toaster.say(data.changed ? m.demo_out_but({ count: data.changed }) : m.demo_out(), () => void fill());
-    }
-  }
 </script>
 
 <section class="tray px-4 py-3 sm:px-5.5" aria-labelledby="demo-head" data-testid="demo">
@@ -49,7 +47,7 @@
   <p class="mb-2 text-mute">{m.demo_how()}</p>
   <Trouble trouble={fetched.trouble} again={fetched.fetch} />
   {#if demo}
-    {#if demo.there && demo.breads > demo.changed}
+    {#if demo.untouched > 0}
       <button class="button" disabled={busy} onclick={() => void takeOut()}>{m.demo_take_out()}</button>
     {:else}
       <button class="button" disabled={busy} onclick={() => void fill()}>{m.demo_fill()}</button>

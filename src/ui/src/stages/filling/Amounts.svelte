@@ -66,6 +66,8 @@
         </li>
       {/each}
     </ul>
-    {#if balance.times != null && number(balance.times, 2) !== number(1, 2)}<p class="mt-1 text-small text-mute">{m.times_as_much({ times: number(balance.times, 2) })}</p>{/if}
+    {#if balance.times != null && number(balance.times, 2) !== number(1, 2)}<p class="mt-1 text-small text-mute">
+        {m.times_as_much({ times: number(balance.times, 2) })}
+      </p>{/if}
   </section>
 </div>
