@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using System.Diagnostics;
 using System.Text.Json;
 using System.Text.RegularExpressions;
@@ -86,6 +87,28 @@ public sealed partial class Problems : IExceptionHandler
             _ => null,
         };
     }
+
+    /// <summary>Says in words what was answered by a status alone.</summary>
+    public static async Task Word(StatusCodeContext status)
+    {
+        var http = status.HttpContext;
+        if (Unread(http) is { Count: > 0 } unread)
+        {
+            await Answer(Describe(unread)).ExecuteAsync(http);
+        }
+        else
+        {
+            await http.RequestServices.GetRequiredService<IProblemDetailsService>().TryWriteAsync(new() { HttpContext = http, ProblemDetails = { Status = http.Response.StatusCode } });
+        }
+    }
+
+    // A value of the address that may be left out, is there and cannot be read is refused by its status alone: the platform's generated readers name only what has to be there.
+    private static List<Refusal> Unread(HttpContext http) => http.Response.StatusCode != StatusCodes.Status400BadRequest ? [] :
+        [.. from parameter in http.GetEndpoint()?.Metadata.GetOrderedMetadata<IParameterBindingMetadata>() ?? []
+            where parameter is { HasTryParse: true, IsOptional: true }
+            let given = (string?)http.Request.Query[parameter.Name]
+            where !string.IsNullOrEmpty(given) && !TypeDescriptor.GetConverter(parameter.ParameterInfo.ParameterType).IsValid(given)
+            select new Refusal(parameter.Name, RefusalCode.Unreadable, Item: given)];
 
     private static long MostOf(HttpContext http) => EndpointOf(http)?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? MostBodyBytes;
 

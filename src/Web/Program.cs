@@ -179,7 +179,7 @@ app.UseMiddleware<Headers>();
 app.UseRequestLocalization();
 Logs.Requests(app);
 app.UseExceptionHandler();
-app.UseStatusCodePages();
+app.UseStatusCodePages(Problems.Word);
 Ears.TrustProxies(app, settings);
 app.UseResponseCompression();
 app.UseDefaultFiles();

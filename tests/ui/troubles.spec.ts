@@ -19,12 +19,13 @@ for (const [place, path, asked, empty] of places) {
     for (const kind of ["fault", "away"] as const) {
       // The kitchen is back with the press: what a page asks by itself before it still goes wrong.
       let back = false;
+      // What the page before asked for is not asked of this one.
+      await page.goto("about:blank");
       await page.route(asked, async (route) => {
         back ||= await page.evaluate(() => document.documentElement.hasAttribute("data-pressed"));
         if (back) await route.continue();
         else await (kind === "fault" ? route.fulfill({ status: 500 }) : route.abort());
       });
-      await page.goto("about:blank");
       await page.goto(`${kitchen.address}/#${path}`);
       const told = page.locator(`main [data-trouble=${kind}]`).first();
       await expect(told).toContainText(kind === "fault" ? "The kitchen stumbled" : "The kitchen does not answer");
