@@ -8,6 +8,7 @@ import { offline } from "./offline";
 
 // The tests build pages in made-up languages, elsewhere.
 const OUT = process.env.YSTRATA_PAGES ?? "../Web/wwwroot";
+const SHARED = "shared";
 const language = (process.env.YSTRATA_LANGUAGE ?? "en") as Language;
 const version = /<Version>(.*)<\/Version>/.exec(readFileSync("../../Directory.Build.props", "utf8"))?.[1];
 
@@ -32,8 +33,20 @@ export default defineConfig({
     assetsInlineLimit: 0,
     target: "es2022",
     modulePreload: { polyfill: false },
-    // A word is loaded with the place that says it: nothing else happens where the words are gathered.
-    rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes("/paraglide/messages") } },
+    rolldownOptions: {
+      // A word is loaded with the place that says it: nothing else happens where the words are gathered.
+      treeshake: { moduleSideEffects: [{ test: /\/paraglide\/messages/, sideEffects: false }] },
+      output: {
+        // The first page in one file; what places share in a few, none of them small: a hundred slivers cost more to ask for than to read.
+        codeSplitting: {
+          groups: [
+            { name: "first", tags: ["$initial"], priority: 2 },
+            { name: SHARED, minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 60_000, priority: 1 },
+          ],
+        },
+        chunkFileNames: ({ name }) => `assets/${name.startsWith(SHARED) ? SHARED : "[name]"}-[hash].js`,
+      },
+    },
   },
   server: { host: "127.0.0.1", port: 5181, proxy: { "/api": "http://127.0.0.1:5180" } },
 });

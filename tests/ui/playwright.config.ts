@@ -14,6 +14,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: "UTC",
     locale: "en-GB",
+    // What moves for a sixth of a second takes a processor as long each time; it moves in steady.spec and presses.spec.
+    contextOptions: { reducedMotion: "reduce" },
     // What a page asks is seen and held back by the tests; a worker that keeps pages would stand between (offline.spec has it).
     serviceWorkers: "block",
     launchOptions: { executablePath: chromiumPath, args: chromiumFlags },

@@ -1,6 +1,8 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./kitchen";
 
+test.use({ contextOptions: { reducedMotion: "no-preference" } });
+
 /** Holds back every answer of a path until they are let go. */
 async function hold(page: Page, path: string): Promise<() => Promise<void>> {
   let release: () => void = () => {};

@@ -316,12 +316,13 @@ for (const stage of ["Dough", "Fold"]) {
 }
 
 test("with reduced motion nothing moves", async ({ bench, page }) => {
-  await page.emulateMedia({ reducedMotion: "reduce" });
   await bench.pick("Night-crew squares");
-  const moving = await page
-    .locator("*")
-    .evaluateAll((all) => all.filter((e) => parseFloat(getComputedStyle(e).transitionDuration) > 0).length);
-  expect(moving).toBe(0);
+  const moving = () =>
+    page.locator("*").evaluateAll((all) => all.filter((e) => parseFloat(getComputedStyle(e).transitionDuration) > 0).length);
+  await page.emulateMedia({ reducedMotion: "no-preference" });
+  expect(await moving()).toBeGreaterThan(0);
+  await page.emulateMedia({ reducedMotion: "reduce" });
+  expect(await moving()).toBe(0);
 });
 
 test("at 1280x800 each bench answers without scrolling", async ({ bench, page }) => {

@@ -96,6 +96,8 @@ export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-"
     ahead,
     /** Remembers the kitchen as it is, for `reset`. */
     async remember() {
+      // With the pictures of the shelf, which are kept once they were drawn.
+      await (await fetch(`${address}/api/breads`)).text();
       const { name } = await send("/api/keeping/backups");
       renameSync(join(backups, name), clean);
       rmSync(backups, { recursive: true });

@@ -1,7 +1,7 @@
 import { startServer } from "./server.mjs";
 import { expect, test, whatever } from "./kitchen";
 
-test.use({ expectErrors: /net::ERR_|status of 404/ });
+test.use({ expectErrors: /net::ERR_|status of 404/, contextOptions: { reducedMotion: "no-preference" } });
 
 test("while one plan is under way only the newest figures wait, and they win", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");

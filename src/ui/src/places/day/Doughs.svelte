@@ -24,8 +24,8 @@
           <b class="font-head whitespace-nowrap">{amount(dough.mass, "g")}</b>
         </p>
         <p class="flex flex-wrap gap-x-3 text-small leading-snug text-mute">
-          {#each dough.lines as line (line.id)}<span class="whitespace-nowrap"
-              >{shortName(line.id)} <b class="text-ink">{amount(line.mass, "g")}</b></span
+          {#each dough.lines as line (line.id)}<span
+              >{shortName(line.id)} <b class="whitespace-nowrap text-ink">{amount(line.mass, "g")}</b></span
             >{/each}
         </p>
         <p class="text-small text-mute">
