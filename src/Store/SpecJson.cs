@@ -1,4 +1,5 @@
 using System.Collections;
+using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
@@ -8,6 +9,12 @@ namespace Ystrata.Store;
 /// <summary>How specs are written, in the store and on the wire alike: camel case, enums by name, a measure as its bare number.</summary>
 public static class SpecJson
 {
+    // One of each for the whole program: options that are alike share what was learned of a type, which takes far longer than to read one.
+    private static readonly JsonConverter[] Converters =
+        [new MeasureConverterFactory(), new RefusalCodeConverter(), new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false)];
+
+    private static readonly IJsonTypeInfoResolver Checked = new DefaultJsonTypeInfoResolver().WithAddedModifier(Whole);
+
     public static JsonSerializerOptions Options { get; } = Configure(new(JsonSerializerDefaults.Web));
 
     // What was looked at when it was kept is not looked at again.
@@ -16,15 +23,15 @@ public static class SpecJson
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
     {
         Worded(options);
-        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(Whole);
+        options.TypeInfoResolver = Checked;
         return options;
     }
 
     private static JsonSerializerOptions Worded(JsonSerializerOptions options)
     {
-        options.Converters.Add(new MeasureConverterFactory());
-        options.Converters.Add(new RefusalCodeConverter());
-        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        Array.ForEach(Converters, options.Converters.Add);
+        // Letters of any script as they are: none of this is ever laid into a page's own text.
+        options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
         options.NumberHandling = JsonNumberHandling.Strict;
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;

@@ -1,4 +1,3 @@
-using System.Text.Encodings.Web;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 
@@ -7,9 +6,6 @@ namespace Ystrata.Store;
 /// <summary>Everything a kitchen has, or what belongs to one bread: each record as one line of JSON, the way <see cref="KitchenRecord"/> reads it.</summary>
 public sealed class WholeKitchen(KitchenDb kitchen)
 {
-    // Words as people read them; nothing of it is ever laid into a page.
-    private static readonly JsonSerializerOptions Readable = new(SpecJson.Options) { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
-
     /// <summary>All of it as it is at one moment, read while it is written out: nothing is ever all in memory.</summary>
     public IEnumerable<string> All()
     {
@@ -57,7 +53,7 @@ public sealed class WholeKitchen(KitchenDb kitchen)
         }
     }
 
-    private static IEnumerable<string> Written(IEnumerable<KitchenRecord> records) => records.Select(r => JsonSerializer.Serialize(r, Readable));
+    private static IEnumerable<string> Written(IEnumerable<KitchenRecord> records) => records.Select(r => JsonSerializer.Serialize(r, SpecJson.Options));
 
     // Whatever place it has in a spec, what is used stands there by its id.
     private static IEnumerable<string> Words(JsonElement json) => json.ValueKind switch

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
 using Ystrata.Instruments;
 using Ystrata.Store;
@@ -79,7 +80,8 @@ builder.WebHost.ConfigureKestrel(o =>
     o.Limits.MaxRequestBodySize = Problems.MostBodyBytes;
     Ears.Open(o, settings, settings.Tls ? o.ApplicationServices.GetRequiredService<ServerCertificate>().Context : null);
 });
-builder.Services.ConfigureHttpJsonOptions(o => SpecJson.Configure(o.SerializerOptions));
+// After whatever else would be read with: what is on the wire is what is in the store.
+builder.Services.PostConfigure<JsonOptions>(o => SpecJson.Configure(o.SerializerOptions));
 builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
 builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c => Problems.Complete(c.HttpContext, c.ProblemDetails));
 builder.Services.AddExceptionHandler<Problems>();

@@ -49,6 +49,10 @@
   const PADDING = 24;
   let tray = $state(0);
   let work = $state(0);
+  // The bench is drawn once, with its figures; only where they are long in coming it stands there without them.
+  const LONG_MS = 100;
+  let long = $state(false);
+  setTimeout(() => (long = true), LONG_MS);
   let missing = $state(false);
   let trouble = $state.raw<Why | null>(null);
 
@@ -121,7 +125,7 @@
   </section>
 {:else if trouble}
   <div class="p-5"><Trouble {trouble} again={() => params?.id && fetchBatch(params.id)} /></div>
-{:else if batch.spec}
+{:else if batch.spec && (sheet || long)}
   <Tabs.Root
     value={batch.open}
     onValueChange={(v) => (batch.open = v as Stratum)}
