@@ -14,7 +14,9 @@ const section: Section = {
   contacts: [contact, contact],
   topFilm: 0,
   bottomFilm: 0,
-  look: { dough: "#e8d4b0", flecks: [{ hue: "#22201f", size: 1.8, count: 6 }], laid: [] },
+  look: { dough: "#e8d4b0", flecks: [{ hue: "#22201f", size: 1.8, count: 6 }], laid: [], filling: null },
+  rings: null,
+  windings: 0,
 };
 const ellipses = (path: string) => path.split("M").length - 1;
 const points = (path: string) =>
@@ -73,6 +75,7 @@ const baked = (more: Partial<Baked> = {}): Baked => ({
   second: face(1, 0.3),
   opens: [600, 0],
   bursts: false,
+  thickness: 3,
   ...more,
 });
 const heights = (path: string) => [...path.matchAll(/[ML]?[\d.-]+ ([\d.-]+)/g)].map(([, y]) => Number(y));
@@ -147,7 +150,7 @@ test("every stroke of a drawing has a key of its own, and the same stroke of the
 
 test("seeds that were laid on lie on their face, as many as a cut meets", () => {
   const laid = [{ hue: "#22201f", size: 1.8, count: 0.06 }];
-  const seeded: Section = { ...section, topBits: 10, look: { dough: "#e8d4b0", flecks: [], laid } };
+  const seeded: Section = { ...section, topBits: 10, look: { dough: "#e8d4b0", flecks: [], laid, filling: null } };
   const drawing = draw(seeded, 900, 150);
   const [seeds] = drawing.laid;
   // 0.6 on a centimetre of the 16 that it is across, but for its rounded rims.

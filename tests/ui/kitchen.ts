@@ -79,6 +79,20 @@ export const whatever = { "If-Match": "*" };
 /** Has the page keep a line of its own to the kitchen: what goes over it can be held back then, which a worker's cannot. */
 export const ownLine = (page: Page) => page.addInitScript("delete globalThis.SharedWorker");
 
+/**
+ * What the page asks at a path waits until it is let go.
+ * @param which Of what is asked there.
+ */
+export async function hold(page: Page, path: string, which: (method: string) => boolean = () => true): Promise<() => void> {
+  let go: () => void = () => {};
+  const held = new Promise<void>((resolve) => (go = resolve));
+  await page.route(path, async (route) => {
+    if (which(route.request().method())) await held;
+    await route.continue();
+  });
+  return go;
+}
+
 const two = (figure: number) => String(figure).padStart(2, "0");
 
 /** What a cook does, in a cook's words. */

@@ -1,21 +1,6 @@
-import type { Page } from "@playwright/test";
-import { expect, test } from "./kitchen";
+import { expect, hold, test } from "./kitchen";
 
 test.use({ contextOptions: { reducedMotion: "no-preference" } });
-
-/** Holds back every answer of a path until they are let go. */
-async function hold(page: Page, path: string): Promise<() => Promise<void>> {
-  let release: () => void = () => {};
-  const held = new Promise<void>((resolve) => (release = resolve));
-  await page.route(path, async (route) => {
-    await held;
-    await route.continue();
-  });
-  return async () => {
-    release();
-    await page.unrouteAll({ behavior: "wait" });
-  };
-}
 
 // A press changes the batch as it stands, whatever the last answer said of it.
 
@@ -27,7 +12,7 @@ test("water poured spoon by spoon counts every spoon", async ({ bench, page }) =
   const go = await hold(page, "**/api/plan");
   for (const spoon of ["+ a spoon", "+ a spoon", "+ a teaspoon"]) await page.getByRole("button", { name: spoon }).click();
   await expect(bench.number("Really went in")).toHaveValue("690 g");
-  await go();
+  go();
   await expect(page.getByTestId("bit-now")).toContainText("690 g in");
 });
 
@@ -41,7 +26,7 @@ test("a dial whose figure the cook never set is nudged twice", async ({ bench, p
   await field.focus();
   await page.keyboard.press("+");
   await page.keyboard.press("+");
-  await go();
+  go();
   await bench.kept();
   await expect(field).toHaveValue(String(before + 10));
 });
@@ -54,7 +39,7 @@ test("a pin pressed twice is where it was", async ({ bench, page }) => {
   const go = await hold(page, "**/api/plan");
   await pin.click();
   await pin.click();
-  await go();
+  go();
   await bench.kept();
   await expect(pin).toHaveAttribute("aria-pressed", "false");
 });
@@ -64,7 +49,7 @@ test("a share that was just typed is what a pin fixes", async ({ bench, page }) 
   const go = await hold(page, "**/api/plan");
   await bench.number("Ghee, percent of flour").fill("6");
   await page.getByRole("button", { name: "Fix Ghee as it is" }).click();
-  await go();
+  go();
   await expect(page.getByRole("button", { name: "Ghee is fixed. Let it follow" })).toBeVisible();
   await expect(bench.number("Ghee, percent of flour")).toHaveValue("6");
 });
@@ -74,7 +59,7 @@ test("another question keeps the size that was just asked for", async ({ bench, 
   const go = await hold(page, "**/api/plan");
   await bench.number("Pieces").fill("36");
   await page.getByRole("radio", { name: "Flour", exact: true }).click();
-  await go();
+  go();
   await expect(bench.number("Flour at hand")).toBeVisible();
   await expect(page.getByTestId("makes")).toContainText("36 × 80 g");
 });
@@ -87,7 +72,7 @@ test("a mend is laid into the bread as it stands, not as it was when it was offe
   const go = await hold(page, "**/api/plan");
   await bench.add("Rest");
   await mend.click();
-  await go();
+  go();
   await expect(page.locator('[data-note="fusedContacts"]')).toHaveCount(0);
   expect(await bench.steps()).toContain("rest");
   expect(await bench.steps()).toContain("brush");
@@ -113,7 +98,7 @@ test("a bread opened at another size is as many as were typed, whatever it is as
   const go = await hold(page, "**/api/plan");
   await dialog.getByRole("textbox", { name: "Pieces" }).fill("48");
   await dialog.getByRole("radio", { name: "Flour" }).click();
-  await go();
+  go();
   await expect(dialog.getByRole("textbox", { name: "Flour" })).toBeVisible();
   await expect(page.getByTestId("scaled")).toContainText("48 × 80 g");
 });
@@ -128,7 +113,7 @@ test("three more pairs of hands are three, and two presses are taken back with t
   await expect(dialog).toContainText("1 pair of hands");
   let go = await hold(page, "**/events");
   for (let i = 0; i < 3; i++) await dialog.getByRole("button", { name: "One more pair of hands" }).click();
-  await go();
+  go();
   await expect(dialog).toContainText("4 pairs of hands");
   await dialog.getByRole("button", { name: "Close", exact: true }).click();
   // No key is the stove's while a dialog has it.
@@ -137,7 +122,7 @@ test("three more pairs of hands are three, and two presses are taken back with t
   go = await hold(page, "**/events");
   await page.keyboard.press("u");
   await page.keyboard.press("u");
-  await go();
+  go();
   await page.getByRole("button", { name: "Earlier" }).click();
   await expect(page.getByRole("dialog").locator(".line-through")).toHaveCount(2);
 });

@@ -1,22 +1,16 @@
 import { startServer } from "./server.mjs";
-import { expect, test, whatever } from "./kitchen";
+import { expect, hold, test, whatever } from "./kitchen";
 
 test.use({ expectErrors: /net::ERR_|status of 404/, contextOptions: { reducedMotion: "no-preference" } });
 
 test("while one plan is under way only the newest figures wait, and they win", async ({ bench, page }) => {
   await bench.pick("Night-crew squares");
   let asked = 0;
-  let let_go: () => void = () => {};
-  const held = new Promise<void>((resolve) => (let_go = resolve));
-  await page.route("**/api/plan", async (route) => {
-    asked++;
-    if (asked === 1) await held;
-    await route.continue();
-  });
+  const go = await hold(page, "**/api/plan", () => ++asked === 1);
 
   for (const pieces of ["10", "11", "12", "13", "14", "15"]) await bench.number("Pieces").fill(pieces);
   await expect.poll(() => asked).toBe(1);
-  let_go();
+  go();
 
   await expect(bench.stratum("balls")).toContainText("15 × 80 g");
   expect(asked).toBe(2);
@@ -105,4 +99,25 @@ test("an address that leads nowhere says so", async ({ page, kitchen }) => {
   await expect(page.getByText("No batch on the bench")).toBeVisible();
   await page.goto(`${kitchen.address}/#/log/00000000-0000-0000-0000-000000000000`);
   await expect(page.getByText("This entry is not there.")).toBeVisible();
+});
+
+test("what a dialog fetches has its room before it comes: what is pressed below stays where it is", async ({ page, kitchen }) => {
+  const planned = await hold(page, "**/api/plan");
+  await page.getByRole("button", { name: "More for Jug rounds" }).click();
+  await page.getByRole("menuitem", { name: "Open at another size" }).click();
+  const open = page.getByRole("button", { name: "Open it" });
+  const before = await open.boundingBox();
+  planned();
+  await expect(page.getByTestId("scaled")).toBeVisible();
+  expect(await open.boundingBox()).toEqual(before);
+
+  await page.goto(`${kitchen.address}/#/larder/keeping`);
+  await page.getByRole("button", { name: "Back up now" }).click();
+  const seen = await hold(page, "**/preview");
+  await page.getByTestId("backups").getByRole("button", { name: "Look" }).first().click();
+  const close = page.getByRole("dialog").getByRole("button", { name: "Close" });
+  const there = await close.boundingBox();
+  seen();
+  await expect(page.getByTestId("restore-preview")).toBeVisible();
+  expect(await close.boundingBox()).toEqual(there);
 });

@@ -1,5 +1,5 @@
 import type { APIRequestContext, Browser, Page } from "@playwright/test";
-import { Bench, expect, test, whatever } from "./kitchen";
+import { Bench, expect, hold, test, whatever } from "./kitchen";
 
 interface Kept {
   id: string;
@@ -29,17 +29,6 @@ async function shared(bench: Bench, page: Page, browser: Browser) {
   return other;
 }
 
-/** What the page sends to the kitchen waits until it is let go. */
-async function hold(page: Page, path: string) {
-  let go: () => void = () => {};
-  const held = new Promise<void>((resolve) => (go = resolve));
-  await page.route(path, async (route) => {
-    if (route.request().method() !== "GET") await held;
-    await route.continue();
-  });
-  return go;
-}
-
 const asked = (page: Page) => page.getByTestId("elsewhere");
 
 test("what one screen changes is seen on the other, which keeps its bench", async ({ bench, page, browser }) => {
@@ -60,7 +49,7 @@ test("two screens that change different figures of one batch both have their way
   request,
 }) => {
   const tab = await shared(bench, page, browser);
-  const go = await hold(page, "**/api/batches/*");
+  const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
   await bench.open("Balls");
   await bench.set("One ball", "90");
   await tab.bench.set("Pieces", "31");
@@ -83,7 +72,7 @@ for (const [button, pieces, names] of [
 ] as const) {
   test(`two screens that change the same are asked: ${button}`, async ({ bench, page, browser, kitchen, request }) => {
     const tab = await shared(bench, page, browser);
-    const go = await hold(page, "**/api/batches/*");
+    const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
     await bench.set("Pieces", "40");
     await tab.bench.set("Pieces", "31");
     await tab.bench.kept();
@@ -105,9 +94,27 @@ for (const [button, pieces, names] of [
   });
 }
 
+test("what is asked stays where it is when its drawings come", async ({ bench, page, browser }) => {
+  const tab = await shared(bench, page, browser);
+  const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
+  await bench.set("Pieces", "40");
+  await tab.bench.set("Pieces", "31");
+  await tab.bench.kept();
+  const drawn = await hold(page, "**/api/plan");
+  go();
+  const button = asked(page).getByRole("button", { name: "Take mine" });
+  await expect(button).toBeVisible();
+  const before = await button.boundingBox();
+  await expect(asked(page).getByTestId("section")).toHaveCount(0);
+  drawn();
+  await expect(asked(page).getByTestId("section")).toHaveCount(2);
+  expect(await button.boundingBox()).toEqual(before);
+  await tab.page.context().close();
+});
+
 test("what was changed again while it was on its way is asked about once", async ({ bench, page, browser }) => {
   const tab = await shared(bench, page, browser);
-  const go = await hold(page, "**/api/batches/*");
+  const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
   let sent = 0;
   page.on("request", (r) => r.method() === "PUT" && r.url().includes("/api/batches/") && sent++);
   await bench.set("Pieces", "40");
@@ -253,7 +260,7 @@ test("a line of the larder put right on two screens is asked about", async ({ pa
 test("units chosen on two screens are both kept", async ({ page, browser, kitchen }) => {
   await page.goto(`${kitchen.address}/#/larder/cups`);
   const tab = await tablet(browser, `${kitchen.address}/#/larder/cups`);
-  const go = await hold(page, "**/api/larder/units");
+  const go = await hold(page, "**/api/larder/units", (method) => method !== "GET");
   await page.getByRole("radio", { name: "°F" }).click();
   await tab.page.getByRole("radio", { name: "Inches" }).click();
   await expect.poll(async () => (await (await page.request.get(`${kitchen.address}/api/larder`)).json()).units.length).toBe("inches");
@@ -286,7 +293,7 @@ test("a switch of what was learned, turned on both screens, is turned once", asy
   await page.goto(`${kitchen.address}/#/log/learned`);
   const tab = await tablet(browser, `${kitchen.address}/#/log/learned`);
   await expect(flour(page)).not.toBeChecked();
-  const go = await hold(page, "**/api/learned");
+  const go = await hold(page, "**/api/learned", (method) => method !== "GET");
   await flour(page).click();
   await flour(tab.page).click();
   await expect(flour(tab.page)).toBeChecked();

@@ -87,7 +87,9 @@
     <table class="my-2 w-full text-body" data-testid="file-preview">
       <caption class="pb-1 text-start text-mute">{m.file_what()}</caption>
       <thead>
-        <tr class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:ps-2 [&>th]:text-end [&>th]:font-semibold">
+        <tr
+          class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:font-semibold [&>th:not(:first-child)]:ps-2 [&>th:not(:first-child)]:text-end"
+        >
           <th class="ps-0 text-start" scope="col">{m.restore_part()}</th>
           <th scope="col">{m.file_new()}</th>
           <th scope="col">{m.file_other()}</th>

@@ -4,7 +4,7 @@
   import type { BatchSpec, Section as Cut } from "../api/types";
   import { m } from "../paraglide/messages";
   import Section from "../section/Section.svelte";
-  import { type Clash, same } from "../versions/merge";
+  import type { Clash } from "../versions/merge";
   import { rowsOf } from "../words/differs";
 
   /** Two sets of figures side by side, only what differs, each with its section. */
@@ -19,20 +19,18 @@
   const rows = $derived(rowsOf(clashes));
   const sides = ["mine", "theirs"] as const;
 
-  let cuts = $state.raw<Partial<Record<"mine" | "theirs", Cut>>>({});
+  let cuts = $state.raw<Record<"mine" | "theirs", Cut | undefined> | null>(null);
   $effect(() => {
-    const drawn = specs;
-    cuts = {};
-    if (drawn) void Promise.all(sides.map((side) => draw(side, drawn)));
+    cuts = null;
+    if (specs) void draw(specs);
   });
   // What cannot be worked is not drawn; its figures stand there all the same.
-  async function draw(side: "mine" | "theirs", of: { mine: BatchSpec; theirs: BatchSpec }) {
-    const { data } = await call(() => api.POST("/api/plan", { body: of[side] }));
-    if (data && specs === of) cuts = { ...cuts, [side]: data.section };
+  async function draw(of: { mine: BatchSpec; theirs: BatchSpec }) {
+    const cut = async (body: BatchSpec) => (await call(() => api.POST("/api/plan", { body }))).data?.section;
+    const [mine, theirs] = await Promise.all([cut(of.mine), cut(of.theirs)]);
+    if (specs === of) cuts = { mine, theirs };
   }
-  const drawn = $derived(Object.values(cuts));
-  // Two that look the same show nothing.
-  const alike = $derived(same(cuts.mine, cuts.theirs));
+  const drawn = $derived(Object.values(cuts ?? {}).filter((c) => c !== undefined));
   const scale = $derived({
     across: Math.max(1, ...drawn.map((c) => c.across)),
     thickness: Math.max(1, ...drawn.map((c) => c.thickness)),
@@ -46,8 +44,9 @@
       {#each sides as side (side)}
         <th scope="col" class="py-1.5 text-start align-bottom font-bold" class:text-rim={side === "mine"}>
           {heads[side]}
-          {#if drawn.length === 2 && !alike && cuts[side]}<div class="overflow-hidden pe-3 pt-1">
-              <Section section={cuts[side]} height={46} small scaleOf={scale} />
+          <!-- Its room is there before it is: what is pressed below does not move away under a finger. -->
+          {#if specs}<div class="min-h-12.5 overflow-hidden pe-3 pt-1">
+              {#if cuts?.[side]}<Section section={cuts[side]} height={46} small scaleOf={scale} />{/if}
             </div>{/if}
         </th>
       {/each}

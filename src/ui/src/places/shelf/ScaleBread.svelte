@@ -88,12 +88,15 @@
     <TypedInput {typed} {id} class="field w-40 text-end font-head text-huge font-bold" />
     <span class="text-big">{typed.view.symbol || way.label()}</span>
   </label>
-  {#if typed.problem}<p id="{id}-problem" class="refusal text-center">{typed.problem}</p>
-  {:else if sheet}<p class="mt-2 text-center" data-testid="scaled">
-      {m.makes()} <b>{m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })}</b>
-      {m.start_makes_flour({ flour: amount(sheet.dough.flour, "g") })}
-    </p>{/if}
-  <div class="mt-4 flex gap-2">
+  <!-- What is pressed below stays where it is when this comes. -->
+  <div class="grid min-h-14 content-center text-center">
+    {#if typed.problem}<p id="{id}-problem" class="refusal">{typed.problem}</p>
+    {:else if sheet}<p data-testid="scaled">
+        {m.makes()} <b>{m.start_makes({ count: sheet.balls.count, mass: amount(sheet.balls.mass, "g") })}</b>
+        {m.start_makes_flour({ flour: amount(sheet.dough.flour, "g") })}
+      </p>{/if}
+  </div>
+  <div class="mt-2 flex gap-2">
     <button class="button strong flex-1" disabled={typed.unread || refusals.length > 0} onclick={openIt}>{m.open_it()}</button>
     <DialogClose class="button flex-1" />
   </div>
