@@ -111,13 +111,20 @@ test("what a dialog fetches has its room before it comes: what is pressed below 
   await expect(page.getByTestId("scaled")).toBeVisible();
   expect(await open.boundingBox()).toEqual(before);
 
+  await page.clock.install();
   await page.goto(`${kitchen.address}/#/larder/keeping`);
   await page.getByRole("button", { name: "Back up now" }).click();
+  await expect(page.getByTestId("toast")).toContainText("Backed up.");
   const seen = await hold(page, "**/preview");
   await page.getByTestId("backups").getByRole("button", { name: "Look" }).first().click();
   const close = page.getByRole("dialog").getByRole("button", { name: "Close" });
+  await expect(page.getByRole("dialog")).toBeVisible();
   const there = await close.boundingBox();
   seen();
   await expect(page.getByTestId("restore-preview")).toBeVisible();
+  expect(await close.boundingBox()).toEqual(there);
+  // Nor does it move when what was told at the foot of the page goes.
+  await page.clock.fastForward("00:11");
+  await expect(page.getByTestId("toast")).toHaveCount(0);
   expect(await close.boundingBox()).toEqual(there);
 });

@@ -42,6 +42,12 @@
     beside,
     children,
   }: Props = $props();
+  // What is told at the foot of the page hides none of it; when that goes, nothing moves away under a finger.
+  let raised = $state(false);
+  $effect(() => {
+    if (!open) raised = false;
+    else if (toaster.now) raised = true;
+  });
   const widths = { narrow: "max-w-md", usual: "max-w-2xl", wide: "max-w-3xl", whole: "max-w-300" };
 </script>
 
@@ -49,9 +55,8 @@
   {#if trigger}<Dialog.Trigger class={triggerClass} aria-label={triggerLabel}>{@render trigger()}</Dialog.Trigger>{/if}
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 {night ? 'bg-night-shade' : 'bg-shade'}" />
-    <!-- What is told at the foot of the page hides none of it. -->
     <div
-      class="pointer-events-none fixed inset-x-0 top-0 z-50 grid justify-items-center overflow-y-auto p-3 sm:p-6 {toaster.now
+      class="pointer-events-none fixed inset-x-0 top-0 z-50 grid justify-items-center overflow-y-auto p-3 sm:p-6 {raised
         ? 'bottom-28'
         : 'bottom-0'}"
     >
