@@ -5,6 +5,7 @@ using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.WebUtilities;
 using Microsoft.Data.Sqlite;
 using Ystrata.Store;
 
@@ -89,17 +90,11 @@ public sealed partial class Problems : IExceptionHandler
     }
 
     /// <summary>Says in words what was answered by a status alone.</summary>
-    public static async Task Word(StatusCodeContext status)
+    public static Task Word(StatusCodeContext status)
     {
-        var http = status.HttpContext;
-        if (Unread(http) is { Count: > 0 } unread)
-        {
-            await Answer(Describe(unread)).ExecuteAsync(http);
-        }
-        else
-        {
-            await http.RequestServices.GetRequiredService<IProblemDetailsService>().TryWriteAsync(new() { HttpContext = http, ProblemDetails = { Status = http.Response.StatusCode } });
-        }
+        var (http, code) = (status.HttpContext, status.HttpContext.Response.StatusCode);
+        var problem = Unread(http) is { Count: > 0 } unread ? Describe(unread) : new() { Status = code, Title = ReasonPhrases.GetReasonPhrase(code) };
+        return Answer(problem).ExecuteAsync(http);
     }
 
     // A value of the address that may be left out, is there and cannot be read is refused by its status alone: the platform's generated readers name only what has to be there.

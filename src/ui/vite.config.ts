@@ -9,6 +9,8 @@ import { offline } from "./offline";
 // The tests build pages in made-up languages, elsewhere.
 const OUT = process.env.YSTRATA_PAGES ?? "../Web/wwwroot";
 const SHARED = "shared";
+/** What is shared is not called by all that share it. */
+const short = (name: string) => (name.startsWith(SHARED) ? SHARED : "[name]");
 const language = (process.env.YSTRATA_LANGUAGE ?? "en") as Language;
 const version = /<Version>(.*)<\/Version>/.exec(readFileSync("../../Directory.Build.props", "utf8"))?.[1];
 
@@ -44,7 +46,8 @@ export default defineConfig({
             { name: SHARED, minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 60_000, priority: 1 },
           ],
         },
-        chunkFileNames: ({ name }) => `assets/${name.startsWith(SHARED) ? SHARED : "[name]"}-[hash].js`,
+        chunkFileNames: ({ name }) => `assets/${short(name)}-[hash].js`,
+        assetFileNames: ({ names }) => `assets/${short(names[0] ?? "")}-[hash][extname]`,
       },
     },
   },

@@ -50,9 +50,20 @@ public sealed class ApiTests(WebKitchen kitchen) : IClassFixture<WebKitchen>
     }
 
     [Theory]
+    [InlineData("/api/nowhere")]
+    [InlineData("/nowhere")]
+    public async Task An_address_that_leads_nowhere_says_so_in_words_to_whoever_opens_it(string path)
+    {
+        var (status, problem) = await Send(HttpMethod.Get, path, more: h => h.Accept.ParseAdd("text/html"));
+        Assert.Equal((HttpStatusCode.NotFound, "Not Found"), (status, (string)problem["title"]!));
+        Assert.Contains("nothing here by that name", (string)problem["detail"]!, StringComparison.Ordinal);
+    }
+
+    [Theory]
     [InlineData("/api/log?fault=melancholy", "fault", "melancholy")]
     [InlineData("/api/live?scale=perhaps", "scale", "perhaps")]
     [InlineData("/api/log?bread=12", "bread", "12")]
+    [InlineData("/api/breads?most=1&most=2", "most", "1,2")]
     public async Task A_value_of_the_address_is_refused_by_its_name_and_not_as_json(string path, string field, string given)
     {
         var (status, problem) = await Send(HttpMethod.Get, path);

@@ -79,6 +79,9 @@ export const whatever = { "If-Match": "*" };
 /** Has the page keep a line of its own to the kitchen: what goes over it can be held back then, which a worker's cannot. */
 export const ownLine = (page: Page) => page.addInitScript("delete globalThis.SharedWorker");
 
+/** Whether a request changes something. */
+export const writes = (method: string) => method !== "GET";
+
 /**
  * What the page asks at a path waits until it is let go.
  * @param which Of what is asked there.

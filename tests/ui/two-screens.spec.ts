@@ -1,5 +1,5 @@
 import type { APIRequestContext, Browser, Page } from "@playwright/test";
-import { Bench, expect, hold, test, whatever } from "./kitchen";
+import { Bench, expect, hold, test, whatever, writes } from "./kitchen";
 
 interface Kept {
   id: string;
@@ -49,7 +49,7 @@ test("two screens that change different figures of one batch both have their way
   request,
 }) => {
   const tab = await shared(bench, page, browser);
-  const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
+  const go = await hold(page, "**/api/batches/*", writes);
   await bench.open("Balls");
   await bench.set("One ball", "90");
   await tab.bench.set("Pieces", "31");
@@ -72,7 +72,7 @@ for (const [button, pieces, names] of [
 ] as const) {
   test(`two screens that change the same are asked: ${button}`, async ({ bench, page, browser, kitchen, request }) => {
     const tab = await shared(bench, page, browser);
-    const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
+    const go = await hold(page, "**/api/batches/*", writes);
     await bench.set("Pieces", "40");
     await tab.bench.set("Pieces", "31");
     await tab.bench.kept();
@@ -96,7 +96,7 @@ for (const [button, pieces, names] of [
 
 test("what is asked stays where it is when its drawings come", async ({ bench, page, browser }) => {
   const tab = await shared(bench, page, browser);
-  const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
+  const go = await hold(page, "**/api/batches/*", writes);
   await bench.set("Pieces", "40");
   await tab.bench.set("Pieces", "31");
   await tab.bench.kept();
@@ -114,7 +114,7 @@ test("what is asked stays where it is when its drawings come", async ({ bench, p
 
 test("what was changed again while it was on its way is asked about once", async ({ bench, page, browser }) => {
   const tab = await shared(bench, page, browser);
-  const go = await hold(page, "**/api/batches/*", (method) => method !== "GET");
+  const go = await hold(page, "**/api/batches/*", writes);
   let sent = 0;
   page.on("request", (r) => r.method() === "PUT" && r.url().includes("/api/batches/") && sent++);
   await bench.set("Pieces", "40");
@@ -260,7 +260,7 @@ test("a line of the larder put right on two screens is asked about", async ({ pa
 test("units chosen on two screens are both kept", async ({ page, browser, kitchen }) => {
   await page.goto(`${kitchen.address}/#/larder/cups`);
   const tab = await tablet(browser, `${kitchen.address}/#/larder/cups`);
-  const go = await hold(page, "**/api/larder/units", (method) => method !== "GET");
+  const go = await hold(page, "**/api/larder/units", writes);
   await page.getByRole("radio", { name: "°F" }).click();
   await tab.page.getByRole("radio", { name: "Inches" }).click();
   await expect.poll(async () => (await (await page.request.get(`${kitchen.address}/api/larder`)).json()).units.length).toBe("inches");
@@ -293,7 +293,7 @@ test("a switch of what was learned, turned on both screens, is turned once", asy
   await page.goto(`${kitchen.address}/#/log/learned`);
   const tab = await tablet(browser, `${kitchen.address}/#/log/learned`);
   await expect(flour(page)).not.toBeChecked();
-  const go = await hold(page, "**/api/learned", (method) => method !== "GET");
+  const go = await hold(page, "**/api/learned", writes);
   await flour(page).click();
   await flour(tab.page).click();
   await expect(flour(tab.page)).toBeChecked();

@@ -90,7 +90,7 @@
         <tr
           class="border-b-2 border-rim-soft [&>th]:py-1 [&>th]:font-semibold [&>th:not(:first-child)]:ps-2 [&>th:not(:first-child)]:text-end"
         >
-          <th class="ps-0 text-start" scope="col">{m.restore_part()}</th>
+          <th class="text-start" scope="col">{m.restore_part()}</th>
           <th scope="col">{m.file_new()}</th>
           <th scope="col">{m.file_other()}</th>
           <th scope="col">{m.file_same()}</th>
