@@ -13,10 +13,18 @@ export type Language = "en" | "xa" | "xb";
  */
 export function oneLanguage(language: Language): Plugin {
   const messages = /\/paraglide\/messages\/(?!_index)\w+\.js$/;
+  const makers = /\/paraglide\/registry\.js$/;
+  // One maker of each kind: making them is what costs.
+  const RULES = "new Intl.PluralRules(locale, options)";
+  const KEPT = `(kept[[locale, options?.type]] ??= ${RULES})`;
   return {
     name: "one-language",
     enforce: "post",
     transform(code, id) {
+      if (makers.test(id)) {
+        if (!code.includes(RULES)) throw new Error(`${id}: not compiled as expected; plurals are chosen elsewhere`);
+        return { code: `const kept = {};\n${code.replace(RULES, KEPT)}`, map: null };
+      }
       if (!messages.test(id)) return;
       const words = /^[^]*?\n(?=\/\*\*\n\* This function)/.exec(code)?.[0];
       const [, name] = /export const (\w+) = \(inputs/.exec(code) ?? [];

@@ -3,6 +3,7 @@ import { svelte } from "@sveltejs/vite-plugin-svelte";
 import tailwindcss from "@tailwindcss/vite";
 import { readFileSync } from "node:fs";
 import { defineConfig } from "vite";
+import { compiledAhead } from "./eager";
 import { type Language, oneLanguage } from "./language";
 import { offline } from "./offline";
 
@@ -25,6 +26,7 @@ export default defineConfig({
     oneLanguage(language),
     tailwindcss(),
     svelte(),
+    compiledAhead(),
     offline(OUT),
   ],
   define: { __VERSION__: JSON.stringify(version) },

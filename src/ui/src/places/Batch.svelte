@@ -47,8 +47,10 @@
   const Bench = $derived(batch.open === "balls" && sheet && pours(sheet) ? Ladle : benches[batch.open]);
   // Heights of the tray and of what is done in it; over and under that it has some room, pixels.
   const PADDING = 24;
-  let tray = $state(0);
-  let work = $state(0);
+  let trayBox = $state.raw<DOMRectReadOnly>();
+  const tray = $derived(Math.round(trayBox?.height ?? 0));
+  let workBox = $state.raw<DOMRectReadOnly>();
+  const work = $derived(Math.round(workBox?.height ?? 0));
   // The bench is drawn once, with its figures; only where they are long in coming it stands there without them.
   const LONG_MS = 100;
   let long = $state(false);
@@ -142,12 +144,12 @@
       class="tray mx-3 my-2 flex min-h-0 min-w-0 flex-col tall:overflow-hidden lg:my-4 lg:ms-0 lg:me-5 lg:overflow-hidden"
       aria-label={m.the_bench()}
       data-round="bench"
-      bind:clientHeight={tray}
+      bind:contentRect={trayBox}
       style={sheet?.section.look ? doughTokens(sheet.section.look.dough) : undefined}
     >
       {#if sheet}
         <Tabs.Content value={batch.open} class="relative min-h-0 overflow-y-auto px-4 pt-3 pb-3 sm:px-5.5" tabindex={-1}>
-          <div bind:offsetHeight={work}>
+          <div bind:contentRect={workBox}>
             <div class="flex flex-wrap items-baseline gap-x-3.5 pb-2">
               <h1 class="text-title leading-tight font-bold tracking-tight">{stratumName(batch.open, sheet)}</h1>
               <p class="text-mute">{sayingOf(batch.open, sheet, batch.clock)}</p>

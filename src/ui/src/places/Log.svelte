@@ -46,7 +46,8 @@
     const id = open;
     untrack(() => void show(id));
   });
-  $effect(() => {
+  // Asked for before anything is drawn: the lines are on their way while the place is.
+  $effect.pre(() => {
     void changes.of("log");
     untrack(() => {
       void list.fetch();

@@ -16,7 +16,8 @@
   const of = $derived(cutName[cut.of]({ number: (cut.step ?? 0) + 1 }));
   let open = $state(false);
   let wanted = $state(2);
-  let width = $state(0);
+  let box = $state.raw<DOMRectReadOnly>();
+  const width = $derived(Math.round(box?.width ?? 0));
   // Closer than to scale both ways there is nothing more to see in this height; a ball is seen whole at once.
   const HIGH = 360;
   const MOST = 16;
@@ -63,7 +64,7 @@
     </div>
   {/if}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div bind:clientWidth={width} class="overflow-x-auto" tabindex="0" role="group" aria-label={m.section()}>
+  <div bind:contentRect={box} class="overflow-x-auto" tabindex="0" role="group" aria-label={m.section()}>
     <div style:width="{zoom * 100}%"><Section bind:this={drawing} {section} baked={cut.baked} height={HIGH} /></div>
   </div>
 </Dialog>

@@ -20,7 +20,8 @@
   let { section: cut, height = 150, small = false, baked, scaleOf, look }: Props = $props();
   const section = $derived(cut.look || !look ? cut : { ...cut, look });
 
-  let width = $state(0);
+  let box = $state.raw<DOMRectReadOnly>();
+  const width = $derived(Math.round(box?.width ?? 0));
   const drawing = $derived(width > 0 ? draw(section, width, height, baked, scaleOf) : null);
   const strokes = $derived(drawing ? paint(section, drawing, baked, small) : []);
   const contacts = $derived(section.rings?.contacts ?? section.contacts);
@@ -53,7 +54,7 @@
   export const taller = () => drawing?.taller ?? 0;
 </script>
 
-<div bind:clientWidth={width} style:height="{height}px" class="relative w-full" data-testid="section">
+<div bind:contentRect={box} style:height="{height}px" class="relative w-full" data-testid="section">
   {#if drawing}
     <svg {width} {height} class="absolute start-0 top-0" role="img" aria-label={m.section_of({ what: label })} class:melts>
       {#each strokes as { key, is, kind, d, fill, stroke, width: wide, dash } (key)}

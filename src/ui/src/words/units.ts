@@ -1,26 +1,30 @@
 import { larder } from "../api/larder.svelte";
 import { locale } from "./locale";
 
-// What a unit is called in the reader's language: the platform knows those that are measured with here.
-const symbols: Record<string, string> = Object.fromEntries(
-  (
-    [
-      ["g", "gram"],
-      ["oz", "ounce"],
-      ["mm", "millimeter"],
-      ["cm", "centimeter"],
-      ["in", "inch"],
-      ["ml", "milliliter"],
-      ["fl oz", "fluid-ounce"],
-      ["°C", "celsius"],
-      ["°F", "fahrenheit"],
-    ] as const
-  ).map(([unit, name]) => {
+const names = new Map([
+  ["g", "gram"],
+  ["oz", "ounce"],
+  ["mm", "millimeter"],
+  ["cm", "centimeter"],
+  ["in", "inch"],
+  ["ml", "milliliter"],
+  ["fl oz", "fluid-ounce"],
+  ["°C", "celsius"],
+  ["°F", "fahrenheit"],
+]);
+const symbols = new Map<string, string>();
+
+/** What a unit is called in the reader's language: the platform knows those that are measured with here, and is asked once for each. */
+export function symbolOf(unit: string): string {
+  const name = names.get(unit);
+  if (!name) return unit;
+  let symbol = symbols.get(unit);
+  if (symbol === undefined) {
     const parts = new Intl.NumberFormat(locale, { style: "unit", unit: name }).formatToParts(1);
-    return [unit, parts.find((part) => part.type === "unit")?.value ?? unit];
-  }),
-);
-export const symbolOf = (unit: string): string => symbols[unit] ?? unit;
+    symbols.set(unit, (symbol = parts.find((part) => part.type === "unit")?.value ?? unit));
+  }
+  return symbol;
+}
 
 const GRAMS_PER_OUNCE = 28.349523125;
 const MM_PER_INCH = 25.4;

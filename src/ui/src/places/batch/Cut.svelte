@@ -26,7 +26,8 @@
   // It gives way to the bench down to a strip, and takes what the bench leaves; pulled up it is tall whatever the bench wants.
   const TALL = 300;
   let pulled = $state(false);
-  let room = $state(0);
+  let box = $state.raw<DOMRectReadOnly>();
+  const room = $derived(Math.round(box?.height ?? 0));
   const strip = $derived((phone.current || left < ONE_LINE) && !pulled);
   const height = $derived(Math.min(room, TALL));
   const cut = $derived(cutAt(sheet, batch.open, batch.shown, batch.tab));
@@ -71,7 +72,7 @@
       <Closer {cut} name={batch.name} />
     </span>
   </div>
-  <div class="relative flex-1 {strip ? 'h-11' : ''} {pulled ? 'min-h-60' : 'min-h-11'}" bind:clientHeight={room}>
+  <div class="relative flex-1 {strip ? 'h-11' : ''} {pulled ? 'min-h-60' : 'min-h-11'}" bind:contentRect={box}>
     <div class="absolute inset-0 flex items-center gap-3">
       {#if height && cut.of === "ball"}
         <div class="shrink-0" style:width="{height}px"><Section bind:this={drawing} section={cut.section} {height} /></div>

@@ -8,7 +8,8 @@
   const [ROW, LOAD, TOP, FOOT, PAD] = [44, 52, 22, 4, 8];
   const NAMES = 210;
   const HOUR = 3600;
-  let width = $state(900);
+  let box = $state.raw<DOMRectReadOnly>();
+  const width = $derived(Math.round(box?.width ?? 900));
   const id = $props.id();
   const sheet = $derived(view.sheet);
   // On a phone names stand over their lines.
@@ -35,7 +36,7 @@
   const numbers = (batch: number) => sheet.breads.flatMap((b, i) => (b.batch === batch ? [number(i + 1, 0)] : [])).join(" ");
 </script>
 
-<div class="min-w-0" bind:clientWidth={width}>
+<div class="min-w-0" bind:contentRect={box}>
   <svg {width} {height} class="block" role="img" aria-label={m.day_lanes_say({ count: sheet.bars.length })} data-testid="day-lanes">
     <defs>
       <pattern id="{id}-over" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

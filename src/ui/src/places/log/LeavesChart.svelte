@@ -8,7 +8,8 @@
   /** Leaves that should part against how they were judged: bigger dots for more cookings. */
   let { points }: { points: LeavesPoint[] } = $props();
   const id = $props.id();
-  let W = $state(560);
+  let box = $state.raw<DOMRectReadOnly>();
+  const W = $derived(Math.round(box?.width ?? 560));
   const H = 190;
   const LEFT = 62;
   const BOTTOM = 26;
@@ -28,7 +29,7 @@
   {#if dots.length === 0}
     <p class="py-8 text-center text-mute">{m.trend_none()}</p>
   {:else}
-    <div bind:clientWidth={W}>
+    <div bind:contentRect={box}>
       <svg
         viewBox="0 0 {W} {H}"
         width={W}

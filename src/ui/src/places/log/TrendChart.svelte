@@ -17,7 +17,8 @@
   }
   let { title, about, points, unit, zero = false, nameOf }: Props = $props();
   const id = $props.id();
-  let W = $state(560);
+  let box = $state.raw<DOMRectReadOnly>();
+  const W = $derived(Math.round(box?.width ?? 560));
   const H = 190;
   const LEFT = 54;
   const RIGHT = 12;
@@ -58,7 +59,7 @@
   {#if shown.length === 0}
     <p class="py-8 text-center text-mute">{m.trend_none()}</p>
   {:else}
-    <div bind:clientWidth={W}>
+    <div bind:contentRect={box}>
       <svg viewBox="0 0 {W} {H}" width={W} height={H} class="block" role="img" aria-label={m.choice_of({ label: title, value: said })}>
         {#each y.ticks(4) as tick (tick)}
           <line x1={LEFT} x2={W - RIGHT} y1={y(tick)} y2={y(tick)} stroke="var(--color-line)" stroke-width={zero && tick === 0 ? 2.5 : 1} />

@@ -21,7 +21,8 @@
   }
   let { view, close, picked, onpick, ontable }: Props = $props();
 
-  let width = $state(640);
+  let box = $state.raw<DOMRectReadOnly>();
+  const width = $derived(Math.round(box?.width ?? 640));
   const lanes = new Lanes(() => ({ view, close, picked, width }));
   const { sheet, height, restY, x, left } = $derived(lanes);
   const over = $derived(batch.refusals.length > 0);
@@ -39,7 +40,7 @@
   }
 </script>
 
-<div class="min-w-0" bind:clientWidth={width} class:stale={over}>
+<div class="min-w-0" bind:contentRect={box} class:stale={over}>
   <svg {width} {height} class="block select-none" role="group" aria-label={m.tab_timetable()} data-testid="lanes">
     <defs>
       <pattern id="rest-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -12,7 +12,8 @@
   const marks = $derived(dough.water.marks);
   // The bar goes on a while past its last mark, and past the water there is.
   const end = $derived(Math.max(marks.sticky + (poured ? 40 : 10), dough.water.hydration + 3));
-  let width = $state(600);
+  let box = $state.raw<DOMRectReadOnly>();
+  const width = $derived(Math.round(box?.width ?? 600));
   // A word that would be cut is left out: the word for what it is now stands above in any case.
   const fits = (points: number, word: string) => (width * points) / end > word.length * 7 + 4;
   const at = (points: number) => `${((100 * Math.min(Math.max(points, 0), end)) / end).toFixed(2)}%`;
@@ -59,7 +60,7 @@
     <span>{m.hydration()} <b class="text-big">{amount(dough.water.hydration, "%")}</b></span>
     <b class="text-big whitespace-nowrap" data-testid="feels">{feelsName[dough.water.feel]()}</b>
   </div>
-  <div bind:clientWidth={width} class="flex h-5 gap-0.5 overflow-hidden rounded-t-md text-fine leading-none">
+  <div bind:contentRect={box} class="flex h-5 gap-0.5 overflow-hidden rounded-t-md text-fine leading-none">
     {#each zones as zone, i (i)}
       <span class="grid place-items-center overflow-hidden transition-[width] duration-150 {zone.look}" style:width={at(zoneWidth(i))}
         >{fits(zoneWidth(i), zone.label) ? zone.label : ""}</span

@@ -26,7 +26,8 @@
   // What the screen has beside ladder, figures and section, pixels.
   const TAKEN = { wide: 606, narrow: 960 };
   const ARROW = 34;
-  let room = $state(0);
+  let box = $state.raw<DOMRectReadOnly>();
+  const room = $derived(Math.round(box?.width ?? 0));
   const size = $derived(
     Math.max(
       Math.min((room - 2 * ARROW) / 2, Math.max((innerHeight.current ?? 0) - (narrow.current ? TAKEN.narrow : TAKEN.wide), 150)),
@@ -129,7 +130,7 @@
       <Slide class="w-40 min-w-0" label={m.position()} value={position} least={1} most={last + 1} step={1} said={name} onchange={show} />
     {/if}
   </div>
-  <div class="flex items-center justify-center" bind:clientWidth={room}>
+  <div class="flex items-center justify-center" bind:contentRect={box}>
     {#each plans as { head, piece, marks: lines }, i (head)}
       {#if i > 0}<ArrowRight size={ARROW - 8} class="mx-1 shrink-0 text-rim rtl:rotate-180" aria-hidden="true" />{/if}
       <figure class="text-center">

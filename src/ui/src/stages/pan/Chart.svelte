@@ -27,7 +27,8 @@
   }
   let { pan, measured = null, height = 290, onturn, onby, onfat, label, span }: Props = $props();
 
-  let width = $state(640);
+  let box = $state.raw<DOMRectReadOnly>();
+  const width = $derived(Math.round(box?.width ?? 640));
   const left = 58;
   const band = 32;
   const bands = 2 * band + 6;
@@ -97,7 +98,7 @@
   }
 </script>
 
-<div class="min-w-0" bind:clientWidth={width}>
+<div class="min-w-0" bind:contentRect={box}>
   <svg bind:this={svg} {width} {height} class="block touch-pan-y select-none" role="group" aria-label={label} data-testid="pan-chart">
     <FaceBands {pan} {x} {left} {band} {starts} />
 

@@ -17,7 +17,8 @@
   let { curve, name, end, scores }: Props = $props();
   const height = 84;
   const [top, foot] = [18, 18];
-  let width = $state(480);
+  let box = $state.raw<DOMRectReadOnly>();
+  const width = $derived(Math.round(box?.width ?? 480));
   const x = $derived(scaleLinear([0, end], [8, width - 8]));
   const y = $derived(scaleLinear([Math.max(scores[0] - 4, 0), scores[1]], [height - foot, top]));
   const scoreAt = (second: number) => curve.scores[second - curve.from] ?? 0;
@@ -50,7 +51,7 @@
 
 <figure class="min-w-0" data-testid="score-curve">
   <figcaption class="flex flex-wrap items-baseline justify-between gap-x-3 text-body"><b>{name}</b><span>{said}</span></figcaption>
-  <div bind:clientWidth={width}>
+  <div bind:contentRect={box}>
     <svg {width} {height} role="img" aria-label={m.choice_of({ label: name, value: said })}>
       <path d={filled} fill="var(--color-leaf-soft)" /><path d={drawn} fill="none" stroke="var(--color-leaf)" stroke-width="2" />
       <line x1={x(0)} x2={x(end)} y1={y.range()[0]!} y2={y.range()[0]!} stroke="var(--color-line)" stroke-width="2" />
