@@ -17,12 +17,14 @@ const version = /<Version>(.*)<\/Version>/.exec(readFileSync("../../Directory.Bu
 
 export default defineConfig({
   plugins: [
-    paraglideVitePlugin({
-      project: "./project.inlang",
-      outdir: "./src/paraglide",
-      strategy: ["baseLocale"],
-      emitTsDeclarations: true,
-    }),
+    // The catalogues are compiled once: pages in made-up languages are built after the kitchen's own, of the same messages.
+    language === "en" &&
+      paraglideVitePlugin({
+        project: "./project.inlang",
+        outdir: "./src/paraglide",
+        strategy: ["baseLocale"],
+        emitTsDeclarations: true,
+      }),
     oneLanguage(language),
     tailwindcss(),
     svelte(),

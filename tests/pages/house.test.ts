@@ -72,6 +72,17 @@ test("no style is forced, no type has a size of its own, nothing knows left from
   ).toEqual([]);
 });
 
+test("rooms are measured with the layout there is, not by asking for one in the midst of drawing", () => {
+  expect(found(/bind:(client|offset)(Width|Height)/)).toEqual([]);
+});
+
+test("every script of a page asks, as the first thing it says, to be compiled while it comes in", () => {
+  const built = join(root, "../../Web/wwwroot/assets");
+  const scripts = readdirSync(built).filter((file) => /(?<!worker-[\w-]{8})\.js$/.test(file));
+  expect(scripts.length).toBeGreaterThan(10);
+  expect(scripts.filter((file) => !readFileSync(join(built, file), "utf8").startsWith("//# allFunctionsCalledOnLoad\n"))).toEqual([]);
+});
+
 test("layers point one way: words know no stage, stages no place, parts neither", () => {
   expect(found(/from "(\.\.\/)+(stages|places)\//, inside("words", "api", "parts", "section", "bench"))).toEqual([]);
   expect(found(/from "(\.\.\/)+places\//, inside("stages"))).toEqual([]);

@@ -2,7 +2,7 @@ import type { APIRequestContext, Page } from "@playwright/test";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "./kitchen";
-import { cutOff, tour } from "./tour";
+import { beyondEdge, cutOff, tour } from "./tour";
 
 /**
  * Pages in two made-up languages. In the one every word is accented and half as long again: what is not was never in a catalogue, and what does not
@@ -51,49 +51,42 @@ async function ofTheKitchen(address: string, request: APIRequestContext): Promis
   return [...texts, ...own, ...days!, ...months!, ...larder.vessels.map((v) => v.name), "ystrata kcal"].join(" ").toLowerCase();
 }
 
-for (const width of [1280, 390])
-  test(`in a language half as long again nothing is cut off and nothing is left of English, ${width} px`, async ({
-    page,
-    kitchen,
-    request,
-  }) => {
-    test.setTimeout(180_000);
-    await page.setViewportSize({ width, height: 800 });
-    await speak(page, "xa");
-    const known = await ofTheKitchen(kitchen.address, request);
-    const found: string[] = [];
-    await tour(page, kitchen.address, request, async (where) => {
-      const english = await page.evaluate(() => {
-        const english: string[] = [];
-        const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-        for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-          const text = node.textContent ?? "";
-          if (node.parentElement?.checkVisibility() && !node.parentElement.closest("kbd") && /[aeiou]/i.test(text))
-            english.push(text.trim());
-        }
-        for (const e of document.querySelectorAll("[aria-label], [placeholder], [aria-valuetext]"))
-          for (const name of ["aria-label", "placeholder", "aria-valuetext"]) english.push(e.getAttribute(name) ?? "");
-        return english;
-      });
-      for (const text of english)
-        for (const word of text.match(/[A-Za-z][a-z]{3,}/g) ?? [])
-          if (/[aeiou]/.test(word) && !known.includes(word.toLowerCase())) found.push(`${where}: ${word} in “${text}”`);
-      for (const text of await cutOff(page)) found.push(`${where}: cut off “${text}”`);
-    });
-    expect([...new Set(found)]).toEqual([]);
-  });
+const SIZES = [1280, 390].map((width) => ({ width, height: 800 }));
 
-for (const width of [1280, 390])
-  test(`in a language from right to left no place is wider than the screen, ${width} px`, async ({ page, kitchen, request }) => {
-    test.setTimeout(180_000);
-    await page.setViewportSize({ width, height: 800 });
-    await speak(page, "xb");
-    await page.goto(kitchen.address);
-    expect(await page.evaluate(() => document.dir)).toBe("rtl");
-    const found: string[] = [];
-    await tour(page, kitchen.address, request, async (where) => {
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-      if (over > 0) found.push(`${where}: ${over} px`);
+test("in a language half as long again nothing is cut off and nothing is left of English", async ({ page, kitchen, request }) => {
+  test.setTimeout(180_000);
+  await speak(page, "xa");
+  const known = await ofTheKitchen(kitchen.address, request);
+  const found: string[] = [];
+  await tour(page, kitchen.address, request, SIZES, async (where) => {
+    const english = await page.evaluate(() => {
+      const english: string[] = [];
+      const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+        const text = node.textContent ?? "";
+        if (node.parentElement?.checkVisibility() && !node.parentElement.closest("kbd") && /[aeiou]/i.test(text)) english.push(text.trim());
+      }
+      for (const e of document.querySelectorAll("[aria-label], [placeholder], [aria-valuetext]"))
+        for (const name of ["aria-label", "placeholder", "aria-valuetext"]) english.push(e.getAttribute(name) ?? "");
+      return english;
     });
-    expect(found).toEqual([]);
+    for (const text of english)
+      for (const word of text.match(/[A-Za-z][a-z]{3,}/g) ?? [])
+        if (/[aeiou]/.test(word) && !known.includes(word.toLowerCase())) found.push(`${where}: ${word} in “${text}”`);
+    for (const text of await cutOff(page)) found.push(`${where}: cut off “${text}”`);
+    for (const what of await beyondEdge(page)) found.push(`${where}: beyond the edge ${what}`);
   });
+  expect([...new Set(found)]).toEqual([]);
+});
+
+test("in a language from right to left no place is wider than the screen", async ({ page, kitchen, request }) => {
+  test.setTimeout(180_000);
+  await speak(page, "xb");
+  await page.goto(kitchen.address);
+  expect(await page.evaluate(() => document.dir)).toBe("rtl");
+  const found: string[] = [];
+  await tour(page, kitchen.address, request, SIZES, async (where) => {
+    for (const what of await beyondEdge(page)) found.push(`${where}: ${what}`);
+  });
+  expect(found).toEqual([]);
+});

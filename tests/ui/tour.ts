@@ -3,8 +3,21 @@ import { begin } from "./service";
 
 const STAGES = ["dough", "rest", "balls", "sheet", "fold", "filling", "roll", "pan", "clock"];
 
-/** Every place, and every part of every bench. */
-export async function tour(page: Page, address: string, request: APIRequestContext, look: (where: string) => Promise<void>) {
+export interface Size {
+  width: number;
+  height: number;
+}
+
+/**
+ * Every place, and every part of every bench, each looked at in every size; what is pressed to get there is pressed in the size that was last.
+ */
+export async function tour(
+  page: Page,
+  address: string,
+  request: APIRequestContext,
+  sizes: Size[],
+  look: (where: string, size: Size) => Promise<void>,
+) {
   // A place has settled once nothing it asked is unanswered and that is drawn.
   const asked = new Set<object>();
   const plain = (request: { url(): string }) => request.url().includes("/api/") && !request.url().includes("/api/live");
@@ -18,6 +31,13 @@ export async function tour(page: Page, address: string, request: APIRequestConte
       })
       .toBe(0);
     await page.locator("main :is(h1, h2)").first().waitFor();
+  };
+  const lookAt = async (where: string) => {
+    for (const size of sizes) {
+      await page.setViewportSize(size);
+      await settle();
+      await look(`${where}, ${size.width} px`, size);
+    }
   };
   const [batch] = (await (await request.get(`${address}/api/batches`)).json()) as { id: string; madeFor: string }[];
   const service = await begin(request, address);
@@ -38,8 +58,7 @@ export async function tour(page: Page, address: string, request: APIRequestConte
   ];
   for (const path of paths) {
     await page.goto(`${address}/#/${path}`);
-    await settle();
-    await look(path || "shelf");
+    await lookAt(path || "shelf");
   }
   await page.goto(`${address}/#/batch/${batch!.id}`);
   await page.locator('[data-stage="clock"] [data-figures]').waitFor();
@@ -51,14 +70,12 @@ export async function tour(page: Page, address: string, request: APIRequestConte
     const tabs = page.locator("[role=tabpanel] [role=tab]");
     for (let i = 0; i < Math.max(await tabs.count(), 1); i++) {
       if ((await tabs.count()) > 0) await tabs.nth(i).click();
-      await settle();
-      await look(`${stage} ${i}`);
+      await lookAt(`${stage} ${i}`);
     }
   }
   for (const path of ["card", "timetable", "labels"]) {
     await page.goto(`${address}/#/${path}`);
-    await settle();
-    await look(path);
+    await lookAt(path);
   }
 }
 
@@ -73,6 +90,21 @@ export const cutOff = (page: Page): Promise<string[]> =>
       const sideways = style.overflowX === "hidden" && e.scrollWidth > e.clientWidth + 1;
       if (text && !meant && e.clientWidth > 1 && sideways) cut.push(e.textContent!.trim());
     }
-    if (document.documentElement.scrollWidth > innerWidth) cut.push(`the page, by ${document.documentElement.scrollWidth - innerWidth} px`);
     return cut;
+  });
+
+/** What goes beyond the screen's edge, or has to be scrolled sideways where it is only meant to be scrolled down. */
+export const beyondEdge = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const beyond: string[] = [];
+    const page = document.documentElement.scrollWidth - innerWidth;
+    if (page > 0) beyond.push(`the page, by ${page} px`);
+    for (const e of document.querySelectorAll<HTMLElement>("body *")) {
+      const over = e.scrollWidth - e.clientWidth;
+      // What is meant to be scrolled sideways says so; strata and the belt lie side by side on a narrow screen.
+      if (over <= 1 || e.matches("[class*=overflow-x-auto], [class*=overflow-auto], [role=tablist], [data-testid=belt]")) continue;
+      if (!["auto", "scroll"].includes(getComputedStyle(e).overflowX)) continue;
+      beyond.push(`${e.getAttribute("aria-label") ?? e.className}, by ${over} px`);
+    }
+    return beyond;
   });

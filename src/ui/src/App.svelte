@@ -113,18 +113,18 @@
       >
         <img src="/mark.svg" alt="" width="30" height="26" /><span class="max-sm:sr-only">Ystrata</span>
       </a>
-      <nav class="flex sm:gap-1" aria-label={m.places()}>
+      <nav class="flex max-sm:flex-1 sm:gap-1" aria-label={m.places()}>
         {#each door.outside ? [] : mine as { key, path } (path)}
           <a
             href="#{path}"
-            class="flex min-h-11 items-center rounded-inner px-0.5 text-small font-medium sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
+            class="flex min-h-11 items-center rounded-inner px-0.5 text-small font-medium max-sm:flex-1 max-sm:justify-center sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
             aria-current={here(path) ? "page" : undefined}
             data-round={path === "/stove" ? "stove" : undefined}
             >{names[path]()}<kbd class="ms-1.5 text-fine font-semibold max-sm:hidden" aria-hidden="true">{key}</kbd></a
           >
         {/each}
       </nav>
-      <span class="flex-1"></span>
+      <span class="flex-1 max-sm:hidden"></span>
       {#if larder.view && !door.stoveOnly && !door.outside}
         {@const shown = beside(...["g", "°C", "cm"].map((u) => viewOf(u).symbol))}
         <a

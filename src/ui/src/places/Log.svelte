@@ -115,7 +115,7 @@
         >
       {/each}
     </nav>
-    <span class="flex-1"></span>
+    <span class="flex-1 max-sm:hidden"></span>
     {#if view === "entries" || view === "table"}
       <Filters {list} />
       <a class="button plain" href="/api/log/export" download>{m.log_csv()}</a>

@@ -40,7 +40,7 @@
 </script>
 
 <input
-  class="field w-40"
+  class="field w-40 max-sm:grow"
   type="search"
   maxlength="80"
   placeholder={m.find_log()}
@@ -52,7 +52,7 @@
 {#each filters as { key, label, options } (key)}
   <Select
     bare
-    class="w-36"
+    class="w-36 max-sm:grow"
     {label}
     {options}
     value={list[key]}

@@ -9,7 +9,7 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="tray min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label={m.log_view_table()}>
+<div class="tray relative min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label={m.log_view_table()}>
   <table class="w-full border-collapse text-small" data-testid="log-table">
     <thead class="sticky top-0 bg-enamel text-start">
       <tr class="border-b-2 border-rim-soft [&>th]:px-2.5 [&>th]:py-2 [&>th]:text-start [&>th]:font-semibold [&>th]:whitespace-nowrap">

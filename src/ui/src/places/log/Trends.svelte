@@ -22,7 +22,7 @@
 {#if trends}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div
-    class="grid min-h-0 flex-1 content-start gap-4 overflow-y-auto lg:grid-cols-2"
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 overflow-y-auto lg:grid-cols-2"
     tabindex="0"
     role="region"
     aria-label={m.log_view_trends()}

@@ -96,7 +96,7 @@
         {/each}
       </ul>
     {/if}
-    <div class="overflow-x-auto">
+    <div class="relative overflow-x-auto">
       <div class="min-w-140">
         <Lanes {view} {close} picked={followed} onpick={(p) => (picked = p)} ontable={clock.by === "table" ? move : undefined} />
       </div>

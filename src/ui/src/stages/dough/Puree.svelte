@@ -44,7 +44,7 @@
         </div>
         <!-- Wider than a phone: scrolled by finger or keyboard. -->
         <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-        <div class="min-w-0 overflow-x-auto" role="region" tabindex={0} aria-label={m.tab_puree()}>
+        <div class="relative min-w-0 overflow-x-auto" role="region" tabindex={0} aria-label={m.tab_puree()}>
           <table class="w-full text-end" data-testid="puree-ways">
             <thead class="text-fine text-mute">
               <tr>

@@ -96,7 +96,7 @@
     onchange={(on) => (picked = on)}
   />
 </div>
-<div class="overflow-x-auto">
+<div class="relative overflow-x-auto">
   <table class="w-full min-w-180 border-collapse text-body" data-testid="compare">
     <thead>
       <tr class="border-b-2 border-rim text-start">

@@ -29,20 +29,23 @@
   onDestroy(() => clearInterval(timer));
 </script>
 
-<div class="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1" data-testid="pinch">
-  <button class="button" onclick={pinch}>
-    <span
-      class="size-6 rounded-full border-2 border-rim-soft"
-      style:background={lain > 0 ? tintOf(lain / seconds) : "transparent"}
-      aria-hidden="true"
-    ></span>{m.practice_pinch()}
-  </button>
-  <span class="text-body">{lain > 0 ? (lain >= seconds ? m.practice_pinch_gold() : m.practice_pinch_pale()) : m.practice_pinch_how()}</span>
-  <p class="col-span-2 flex justify-between text-body" aria-hidden="true">
+<div class="grid grid-cols-[minmax(0,1fr)] gap-y-1" data-testid="pinch">
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
+    <button class="button" onclick={pinch}>
+      <span
+        class="size-6 rounded-full border-2 border-rim-soft"
+        style:background={lain > 0 ? tintOf(lain / seconds) : "transparent"}
+        aria-hidden="true"
+      ></span>{m.practice_pinch()}
+    </button>
+    <span class="min-w-32 flex-1 text-body"
+      >{lain > 0 ? (lain >= seconds ? m.practice_pinch_gold() : m.practice_pinch_pale()) : m.practice_pinch_how()}</span
+    >
+  </div>
+  <p class="flex justify-between text-body" aria-hidden="true">
     <span>{m.practice_guess()}</span><b>{guess == null ? m.practice_not_guessed() : amount(guess, "°C")}</b>
   </p>
   <Slide
-    class="col-span-2"
     label={m.practice_guess()}
     value={view.to(guess ?? 210)}
     least={view.to(160)}
