@@ -14,8 +14,8 @@ const PASSPHRASE = "radish and nigella";
 
 type Kitchen = Awaited<ReturnType<typeof startServer>> & { there: string };
 
-async function networked(more: string[]): Promise<Kitchen> {
-  const server = await startServer({ more: ["--lan", "true", "--lan-port", "0", ...more] });
+async function networked(from: string, more: string[]): Promise<Kitchen> {
+  const server = await startServer({ from, more: ["--lan", "true", "--lan-port", "0", ...more] });
   const set = await fetch(`${server.address}/api/screens/passphrase`, {
     method: "PUT",
     headers: { ...own, "content-type": "application/json" },
@@ -28,9 +28,8 @@ async function networked(more: string[]): Promise<Kitchen> {
 /** A kitchen that listens to the network, and pages of tablets that are told to take its certificate. */
 const test = base.extend<{ lan: Kitchen; tablet: () => Promise<Page> }>({
   expectErrors: /status of 4\d\d|ERR_HTTP2|ERR_CONNECTION|ERR_INCOMPLETE/,
-  // eslint-disable-next-line no-empty-pattern
-  lan: async ({}, use) => {
-    const server = await networked(["--bind", "127.0.0.1"]);
+  lan: async ({ shared }, use) => {
+    const server = await networked((await shared()).clean, ["--bind", "127.0.0.1"]);
     await use(server);
     await server.stop();
     server.clear();

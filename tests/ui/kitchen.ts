@@ -4,7 +4,7 @@ import { own, startServer } from "./server.mjs";
 
 type Server = Awaited<ReturnType<typeof startServer>>;
 
-const begin = () => startServer({ more: ["--words", join(import.meta.dirname, "../../.build/words")] });
+const begin = (from?: string) => startServer({ from, more: ["--words", join(import.meta.dirname, "../../.build/words")] });
 
 async function end(server: Server) {
   await server.stop();
@@ -13,7 +13,7 @@ async function end(server: Server) {
 
 /**
  * Every test has the demo kitchen as it began, and fails on any error in the browser's console, a blocked script or style among them.
- * One server serves a worker for its whole life; a test that stops or kills its server has one of its own (`ownServer`).
+ * One server serves a worker for its whole life; a test that stops or kills its server has one of its own (`ownServer`), over a copy of that kitchen.
  */
 export const test = base.extend<
   { kitchen: Server; bench: Bench; expectErrors: RegExp; ownServer: boolean; firstTime: boolean },
@@ -37,7 +37,8 @@ export const test = base.extend<
     { scope: "worker" },
   ],
   kitchen: async ({ ownServer, shared }, use) => {
-    const server = await (ownServer ? begin() : shared());
+    const demo = await shared();
+    const server = ownServer ? await begin(demo.clean) : demo;
     if (!ownServer) await server.reset();
     await use(server);
     if (ownServer) await end(server);

@@ -25,10 +25,19 @@ export const chromiumPath = ["/usr/bin/chromium-headless-shell", "/usr/bin/chrom
 
 /**
  * A server over a data folder; by default over a new demo kitchen on any free port.
- * @param {{ data?: string, demo?: boolean, port?: number, more?: string[], through?: string[] }} [how] with more: what else it is told on its
- * command line, and through: the command that starts it, elsewhere than on this machine
+ * @param {{ data?: string, from?: string, demo?: boolean, port?: number, more?: string[], through?: string[] }} [how] with from: a kitchen that
+ * was remembered, to begin with; more: what else it is told on its command line; and through: the command that starts it, elsewhere than on this
+ * machine
  */
-export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-")), demo = true, port = 0, more = [], through = [] } = {}) {
+export async function startServer({
+  data = mkdtempSync(join(tmpdir(), "ystrata-")),
+  from,
+  demo = true,
+  port = 0,
+  more = [],
+  through = [],
+} = {}) {
+  if (from) copyFileSync(from, join(data, "ystrata.db"));
   const [command, ...before] = [...through, "dotnet"];
   const server = spawn(
     command,
@@ -87,6 +96,8 @@ export async function startServer({ data = mkdtempSync(join(tmpdir(), "ystrata-"
     networkPort: async () => Number(await saying(/^Listens to the network on port (\d+)\n/m)),
     data,
     pid: server.pid,
+    /** What `remember` keeps. */
+    clean,
     /** @param {NodeJS.Signals} signal SIGTERM asks, SIGKILL does not. */
     async stop(signal = "SIGTERM") {
       server.kill(signal);
