@@ -281,7 +281,10 @@ for (let group = 0; group < GROUPS; group++) {
       for (const [width, height, rules] of widths) {
         const where = `${name} at ${width} px`;
         await page.setViewportSize({ width, height });
-        await expect.configure({ soft: true }).poll(() => beyondEdge(page), where).toEqual([]);
+        await expect
+          .configure({ soft: true })
+          .poll(() => beyondEdge(page), where)
+          .toEqual([]);
         if (!rules) continue;
         // The drawings are one image each to a reader; what they are made of only slows the checks.
         const axe = new AxeBuilder({ page })

@@ -58,7 +58,11 @@
   </tbody>
 {/snippet}
 
-<section class="tray relative min-h-0 flex-1 overflow-auto px-4 py-3 sm:px-5.5" aria-labelledby="compare-head" data-testid="compared-cookings">
+<section
+  class="tray relative min-h-0 flex-1 overflow-auto px-4 py-3 sm:px-5.5"
+  aria-labelledby="compare-head"
+  data-testid="compared-cookings"
+>
   <div class="flex flex-wrap items-center gap-3">
     <h2 id="compare-head" class="text-title font-bold tracking-tight">{m.compare_head()}</h2>
     <a class="button plain" href="#/log"><ArrowLeft size={17} aria-hidden="true" />{m.compare_back()}</a>
