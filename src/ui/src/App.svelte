@@ -117,7 +117,7 @@
         {#each door.outside ? [] : mine as { key, path } (path)}
           <a
             href="#{path}"
-            class="flex min-h-11 items-center rounded-inner px-0.5 text-small font-medium max-sm:flex-1 max-sm:justify-center sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
+            class="flex min-h-11 items-center rounded-inner px-0.5 text-small font-medium max-sm:max-w-24 max-sm:flex-1 max-sm:justify-center sm:px-3 sm:text-body aria-[current=page]:bg-rim aria-[current=page]:text-white"
             aria-current={here(path) ? "page" : undefined}
             data-round={path === "/stove" ? "stove" : undefined}
             >{names[path]()}<kbd class="ms-1.5 text-fine font-semibold max-sm:hidden" aria-hidden="true">{key}</kbd></a
