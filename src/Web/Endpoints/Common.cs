@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Connections.Features;
 
 namespace Ystrata.Web.Endpoints;
 
@@ -52,7 +53,19 @@ internal static class Common
 
     public static IResult Done(bool done) => done ? Results.NoContent() : Results.NotFound();
 
-    /// <summary>A stream has no end of its own: the server would wait for it before it stops.</summary>
-    public static void EndsWithServer(this HttpContext http, IHostApplicationLifetime life) =>
+    /// <summary>
+    /// A stream has no end of its own: it ends with the server, which would wait for it before it stops, and with the connection it goes over. A connection
+    /// that breaks behind one answer is not told to the next request on it (Kestrel keeps the token of the first, which nobody cancels any more), so the
+    /// connection itself is heard too.
+    /// </summary>
+    public static void EndsWithItsLine(this HttpContext http, IHostApplicationLifetime life)
+    {
         http.Response.RegisterForDispose(life.ApplicationStopping.Register(http.Abort));
+        if (http.Features.Get<IConnectionLifetimeFeature>() is { } line)
+        {
+            var gone = CancellationTokenSource.CreateLinkedTokenSource(http.RequestAborted, line.ConnectionClosed);
+            http.Response.RegisterForDispose(gone);
+            http.RequestAborted = gone.Token;
+        }
+    }
 }

@@ -35,7 +35,7 @@ public static class LiveEndpoints
     }
 
     private static IResult Listen(
-        Guid[] service, RunningServices services, ScaleFeed scales, IPanProbe probes, Changes changes, LiveStreams streams, HttpContext http, IHostApplicationLifetime life, CancellationToken gone,
+        Guid[] service, RunningServices services, ScaleFeed scales, IPanProbe probes, Changes changes, LiveStreams streams, HttpContext http, IHostApplicationLifetime life,
         bool scale = false, bool probe = false, string? after = null)
     {
         if (service.Length > MostServices)
@@ -55,7 +55,8 @@ public static class LiveEndpoints
                 $"{streams.Room.Most} screens listen to this kitchen already, and it can take no more. Close one that is not needed.", statusCode: StatusCodes.Status503ServiceUnavailable, title: "Too many screens");
         }
 
-        http.EndsWithServer(life);
+        http.EndsWithItsLine(life);
+        var gone = http.RequestAborted;
         List<IAsyncEnumerable<SseItem<string>>> sources = [changes.Listen(http.Request.Headers["Last-Event-ID"].ToString().NullIfEmpty() ?? after, gone), Beats(gone)];
         sources.AddRange(service.Distinct().Select(id => services.Find(id) is { } running ? States(running, gone) : Missing(id, gone)));
         if (scale)
