@@ -1,6 +1,7 @@
 // A kitchen of 50 screens on the network for as long as is said: ./ystrata bench soak [minutes]
-// Five of them change batches, one tends the stove, all listen; the scale is laid on, a backup is made every minute. Fails where memory grows, a
-// stream falls silent or breaks, an answer is none, or anything that was answered is not there at the end.
+// Five of them change batches, one tends the stove, all listen; others begin to listen and are gone at once; the scale is laid on, a backup is made
+// every minute. Fails where memory grows, a stream falls silent or breaks, an answer is none, anything that was answered is not there at the end, or a
+// screen that is gone keeps its place.
 import { readFileSync } from "node:fs";
 import { startServer } from "../tests/ui/server.mjs";
 import { machine as ask, newCode, screen } from "./screen.mjs";
@@ -42,7 +43,7 @@ for (let i = 0; i < SCREENS; i++) {
 
 const until = Date.now() + MINUTES * 60_000;
 const going = () => Date.now() < until && wrong.length === 0;
-const count = { kept: 0, plans: 0, presses: 0, looks: 0, backups: 0, weights: 0 };
+const count = { kept: 0, plans: 0, presses: 0, looks: 0, backups: 0, weights: 0, passersBy: 0 };
 const ms = [];
 const timed = async (work) => {
   const from = performance.now();
@@ -117,6 +118,21 @@ async function weigh() {
   }
 }
 
+const room = async () => (await machine("GET", "/api/live/room")).open;
+async function passBy() {
+  while (going()) {
+    // Both go over one connection, as a browser's do.
+    await room();
+    const gone = new AbortController();
+    const answer = fetch(`${server.address}/api/live`, { signal: gone.signal }).catch(() => {});
+    await later(Math.random() * 20);
+    gone.abort();
+    await answer;
+    count.passersBy++;
+    await later(100);
+  }
+}
+
 const memory = [];
 async function watch() {
   const status = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))[1]) / 1024;
@@ -134,6 +150,7 @@ const [counted] = await Promise.all([
   ...screens.map(look),
   backUp(),
   weigh(),
+  passBy(),
   watch(),
 ]);
 const { sheet } = await machine("GET", `/api/services/${service.id}`);
@@ -146,6 +163,8 @@ for (const s of screens) {
   s.stop();
   s.one.close();
 }
+for (let tries = 0; (await room()) > 0 && tries < 50; tries++) await later(200);
+if ((await room()) > 0) fail(`${await room()} screens that are gone keep their places`);
 
 const third = Math.floor(memory.length / 3);
 const mean = (list) => list.reduce((a, b) => a + b, 0) / Math.max(list.length, 1);
@@ -154,7 +173,7 @@ if (last > second * GROWN) fail(`memory grows: ${second.toFixed(0)} MB in the mi
 ms.sort((a, b) => a - b);
 const at = (share) => ms[Math.floor(ms.length * share)]?.toFixed(1);
 console.log(
-  `${MINUTES} min, ${SCREENS} screens over TLS: ${count.kept} changes kept, ${count.plans} plans, ${count.presses} presses, ${count.looks} looks, ${count.backups} backups, ${count.weights} weighings`,
+  `${MINUTES} min, ${SCREENS} screens over TLS: ${count.kept} changes kept, ${count.plans} plans, ${count.presses} presses, ${count.looks} looks, ${count.backups} backups, ${count.weights} weighings, ${count.passersBy} passed by`,
 );
 console.log(
   `answers: median ${at(0.5)} ms, p95 ${at(0.95)} ms, longest ${ms.at(-1)?.toFixed(0)} ms; words heard by each screen ${Math.min(...screens.map((s) => s.words))} to ${Math.max(...screens.map((s) => s.words))}`,
