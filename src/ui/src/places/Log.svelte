@@ -56,9 +56,13 @@
     });
   });
 
+  const painted = () => new Promise<void>((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+
   async function show(id: string | undefined, anew = false) {
     if (!id || (line?.id === id && !anew)) return;
     const { data, trouble: why } = await call(() => api.GET("/api/log/{id}", { params: { path: { id } } }));
+    // The lines are seen first: an entry takes longer to draw than all of them.
+    if (!line) await painted();
     if (id !== open) return;
     trouble = why && why.kind !== "missing" ? why : null;
     if (trouble || (anew && (unkept || data?.version === line?.version))) return;
