@@ -6,6 +6,7 @@
   import { api, meant } from "../api/client";
   import type { LogView } from "../api/types";
   import ImportCsv from "../files/ImportCsv.svelte";
+  import { narrow } from "../narrow";
   import { m } from "../paraglide/messages";
   import Trouble from "../parts/Trouble.svelte";
   import { toaster, told } from "../toast.svelte";
@@ -61,8 +62,8 @@
   async function show(id: string | undefined, anew = false) {
     if (!id || (line?.id === id && !anew)) return;
     const { data, trouble: why } = await call(() => api.GET("/api/log/{id}", { params: { path: { id } } }));
-    // The lines are seen first: an entry takes longer to draw than all of them.
-    if (!line) await painted();
+    // The lines are seen first where they stand beside it: an entry takes longer to draw than all of them.
+    if (!line && !narrow.current) await painted();
     if (id !== open) return;
     trouble = why && why.kind !== "missing" ? why : null;
     if (trouble || (anew && (unkept || data?.version === line?.version))) return;
