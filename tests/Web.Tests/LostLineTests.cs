@@ -4,6 +4,7 @@ using System.Text;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Connections.Features;
 using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Http;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;
@@ -18,7 +19,7 @@ public sealed class LostLineTests : IDisposable
 
     private readonly WebKitchen kitchen = new();
     private readonly WebApplicationFactory<Program> real;
-    private readonly TaskCompletionSource listened = new(TaskCreationOptions.RunContinuationsAsynchronously);
+    private readonly TaskCompletionSource<int> listened = new(TaskCreationOptions.RunContinuationsAsynchronously);
 
     public LostLineTests()
     {
@@ -42,7 +43,8 @@ public sealed class LostLineTests : IDisposable
             await screen.GetStream().WriteAsync(Encoding.ASCII.GetBytes(Asks(Before) + Asks("/api/live")));
             Assert.NotEqual(0, await screen.GetStream().ReadAsync(new byte[4096]));
             screen.Client.Shutdown(SocketShutdown.Send);
-            await listened.Task.WaitAsync(RealServers.Patience);
+            // It was taken, and ended because nobody is there.
+            Assert.Equal(StatusCodes.Status499ClientClosedRequest, await listened.Task.WaitAsync(RealServers.Patience));
         }
 
         Assert.Equal(0, real.Services.GetRequiredService<LiveStreams>().Room.Open);
@@ -51,7 +53,7 @@ public sealed class LostLineTests : IDisposable
     }
 
     /// <summary>Sends its answer whole, and ends once the connection has.</summary>
-    private sealed class AnswersWhileTheLineBreaks(TaskCompletionSource listened) : IStartupFilter
+    private sealed class AnswersWhileTheLineBreaks(TaskCompletionSource<int> listened) : IStartupFilter
     {
         public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) => app =>
         {
@@ -59,7 +61,7 @@ public sealed class LostLineTests : IDisposable
             {
                 if (http.Request.Path == "/api/live")
                 {
-                    http.Response.OnCompleted(() => Task.FromResult(listened.TrySetResult()));
+                    http.Response.OnCompleted(() => Task.FromResult(listened.TrySetResult(http.Response.StatusCode)));
                 }
 
                 if (http.Request.Path != Before)
