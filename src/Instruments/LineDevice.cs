@@ -7,7 +7,7 @@ namespace Ystrata.Instruments;
 /// <summary>A device that sends lines over a serial line, such as <c>/dev/ttyUSB0</c>, at 9600 baud, 8N1.</summary>
 /// <remarks>
 /// Reads only; its tare key is on the scale. However many listen, one reader has the device, from the first that comes to the last that goes:
-/// two would steal each other's bytes. Half a line is waited for, rubbish is passed over and said, and a device that sends
+/// two would steal each other's bytes. A device opened in the middle of a line is read from the next one. Half a line is waited for, rubbish is passed over and said, and a device that sends
 /// thousands of lines a second is read to the newest. A device that goes away is looked for again every second.
 /// </remarks>
 /// <typeparam name="T">A reading.</typeparam>
@@ -21,10 +21,10 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
     /// <summary>No honest line of any protocol is longer.</summary>
     public const int Longest = 32;
 
-    private const int Baud = 9600;
+    /// <summary>What comes sooner than this after a device was opened may be the rest of a line: many times as long as the longest takes at its speed.</summary>
+    internal static readonly TimeSpan MidLine = TimeSpan.FromMilliseconds(250);
 
-    // A device that says nothing is left within this.
-    private const int LooksUpMs = 200;
+    private const int Baud = 9600;
 
     private static readonly TimeSpan LookAgain = TimeSpan.FromSeconds(1);
 
@@ -74,14 +74,16 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
 
     private void Leave()
     {
+        Session? left = null;
         lock (listening)
         {
             if (session is { } there && --there.Listeners == 0)
             {
-                there.Enough.Cancel();
-                session = null;
+                (left, session) = (there, null);
             }
         }
+
+        left?.Enough.Cancel();
     }
 
     private void Listen(Newest newest, CancellationToken enough)
@@ -90,9 +92,13 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
         {
             try
             {
-                using var port = new SerialPort(path, Baud) { ReadTimeout = LooksUpMs };
+                // Closed to end a read, which is never timed out: what comes in the moment a read gives up is lost, and the rest of
+                // the line says another weight.
+                using var port = new SerialPort(path, Baud);
+                var opened = clock.GetTimestamp();
                 port.Open();
-                Lines(port.BaseStream, newest, enough);
+                using var leaves = enough.Register(port.Close);
+                Lines(port.BaseStream, opened, newest);
             }
             catch (Exception e) when (e is IOException or UnauthorizedAccessException or InvalidOperationException or ArgumentException)
             {
@@ -103,36 +109,25 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
         }
     }
 
-    private void Lines(Stream device, Newest newest, CancellationToken enough)
+    private void Lines(Stream device, long opened, Newest newest)
     {
         var buffer = new byte[512];
         var line = new StringBuilder(Longest + 1);
-        while (!enough.IsCancellationRequested)
+        bool? whole = null;
+        while (device.Read(buffer) is var count and > 0)
         {
-            int count;
-            try
-            {
-                count = device.Read(buffer);
-            }
-            catch (TimeoutException)
-            {
-                continue;
-            }
-
-            if (count == 0)
-            {
-                return;
-            }
-
+            whole ??= clock.GetElapsedTime(opened) >= MidLine;
             foreach (var b in buffer.AsSpan(0, count))
             {
                 if (b is (byte)'\n' or (byte)'\r')
                 {
-                    if (line.Length > 0)
+                    if (line.Length > 0 && whole.Value)
                     {
                         newest.Put(read(line.ToString()) ?? unreadable, clock);
-                        line.Clear();
                     }
+
+                    line.Clear();
+                    whole = true;
                 }
                 else if (line.Length <= Longest)
                 {

@@ -1,3 +1,5 @@
+using System.Collections.Concurrent;
+
 namespace Ystrata.Instruments.Tests;
 
 /// <summary>The plain line protocol, by the line and over a pseudo-terminal.</summary>
@@ -63,7 +65,7 @@ public class LineTests
         await using var readings = scale.Readings(enough.Token).GetAsyncEnumerator();
 
         await First(readings, r => r.State == ScaleState.Unplugged);
-        line.Send("79 g D\r\n80 g ");
+        line.Send("\n79 g D\r\n80 g ");
         Assert.Equal(79, (await First(readings, r => r.Mass is not null)).Mass!.Value.Value);
         line.Send("S\n");
         var whole = await First(readings, r => r.Steady);
@@ -163,13 +165,110 @@ public class LineTests
             await First(second, _ => true);
             await first.DisposeAsync();
             Assert.True(device.Held);
-            line.Send("80 g S\n");
+            line.Send("\n80 g S\n");
             Assert.Equal(80, (await First(second, r => r.Mass is not null)).Mass!.Value.Value);
             await second.DisposeAsync();
             while (device.Held)
             {
                 await Task.Delay(20, enough.Token);
             }
+        }
+    }
+
+    private static LineDevice<string> Heard(PseudoTerminal line, ConcurrentQueue<string> heard) => new(
+        line.Path,
+        TimeProvider.System,
+        l =>
+        {
+            heard.Enqueue(l);
+            return l;
+        },
+        "nothing",
+        "rubbish",
+        _ => true);
+
+    [Fact]
+    public async Task A_device_opened_in_the_middle_of_a_line_is_read_from_the_next()
+    {
+        using var line = new PseudoTerminal();
+        using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(20));
+        var heard = new ConcurrentQueue<string>();
+
+        // There as the line is opened: the rest of 180.5 g, which would be taken for a ball.
+        line.Send("80.5 g S\r\n181 g D\r\n180.5 g S\r\n");
+        await using var readings = Heard(line, heard).Readings(50, enough.Token).GetAsyncEnumerator();
+        while (await readings.MoveNextAsync() && readings.Current != "180.5 g S")
+        {
+        }
+
+        Assert.Equal(["181 g D", "180.5 g S"], heard);
+    }
+
+    [Fact]
+    public async Task A_scale_that_only_speaks_when_its_key_is_pressed_is_heard_the_first_time()
+    {
+        var (scale, line, enough) = Open();
+        using var _ = line;
+        using var __ = enough;
+        await using var readings = scale.Readings(enough.Token).GetAsyncEnumerator();
+        await readings.MoveNextAsync();
+        await line.Opened(enough.Token);
+        await Task.Delay(LineDevice<Reading>.MidLine, enough.Token);
+
+        line.Send("80 g S\n");
+        Assert.Equal(80, (await First(readings, r => r.Mass is not null)).Mass!.Value.Value);
+    }
+
+    [Fact]
+    public async Task What_comes_after_a_silence_is_read_whole_whenever_it_comes()
+    {
+        // A read that gave up after some while lost what came just then; here many lines come at about the same while after the last.
+        async Task<IEnumerable<string>> Lost(int device)
+        {
+            using var line = new PseudoTerminal();
+            using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(60));
+            var heard = new ConcurrentQueue<string>();
+            await using var readings = Heard(line, heard).Readings(50, enough.Token).GetAsyncEnumerator();
+            List<string> sent = [.. Enumerable.Range(0, 20).Select(i => $"{device} {i}"), "last"];
+            foreach (var text in sent)
+            {
+                line.Send($"\n{text}\n");
+                await readings.MoveNextAsync();
+                await Task.Delay(200 + (device % 3), enough.Token);
+            }
+
+            while (readings.Current != "last" && await readings.MoveNextAsync())
+            {
+            }
+
+            return sent.Except(heard);
+        }
+
+        Assert.Empty((await Task.WhenAll(Enumerable.Range(0, 16).Select(Lost))).SelectMany(l => l));
+    }
+
+    [Fact]
+    public async Task A_device_that_is_pulled_out_is_unplugged_and_read_again_once_it_is_back()
+    {
+        var path = Path.Combine(Path.GetTempPath(), $"ystrata-line-{Guid.NewGuid():N}");
+        using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(20));
+        try
+        {
+            await using var readings = new LineScale(path, TimeProvider.System).Readings(enough.Token).GetAsyncEnumerator();
+            foreach (var grams in new[] { 80, 81, 82 })
+            {
+                using var line = new PseudoTerminal();
+                File.CreateSymbolicLink(path, line.Path);
+                line.Send($"\n{grams} g S\n");
+                Assert.Equal(grams, (await First(readings, r => r.Mass is not null)).Mass!.Value.Value);
+                File.Delete(path);
+                line.Dispose();
+                await First(readings, r => r.State == ScaleState.Unplugged);
+            }
+        }
+        finally
+        {
+            File.Delete(path);
         }
     }
 

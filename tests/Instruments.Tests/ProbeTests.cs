@@ -142,7 +142,7 @@ public class ProbeTests
         }
 
         await Next(r => r.State == ProbeState.Unplugged);
-        line.Send("what?\n");
+        line.Send("\nwhat?\n");
         await Next(r => r.State == ProbeState.Unreadable);
         line.Send("205 C\n21");
         Assert.Equal(205, (await Next(r => r.Pan is not null)).Pan!.Value.Value);

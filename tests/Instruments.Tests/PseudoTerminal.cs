@@ -7,19 +7,21 @@ namespace Ystrata.Instruments.Tests;
 /// <summary>A serial line without a device: what is written to one end comes out of the other, which has a path like any device.</summary>
 internal sealed partial class PseudoTerminal : IDisposable
 {
-    private const int ReadWrite = 2, NoControllingTerminal = 256;
+    private const int ReadWrite = 2, NoControllingTerminal = 256, LongestName = 64;
 
     private readonly FileStream master;
 
     public PseudoTerminal()
     {
         var fd = posix_openpt(ReadWrite | NoControllingTerminal);
-        if (fd < 0 || grantpt(fd) != 0 || unlockpt(fd) != 0)
+        // Its name into room of its own: ptsname has one for all threads, and two tests would listen to the same line.
+        Span<byte> name = stackalloc byte[LongestName];
+        if (fd < 0 || grantpt(fd) != 0 || unlockpt(fd) != 0 || ptsname_r(fd, name, (nuint)name.Length) != 0)
         {
             throw new IOException("no pseudo-terminal");
         }
 
-        Path = Marshal.PtrToStringUTF8(ptsname(fd)) ?? throw new IOException("a pseudo-terminal without a name");
+        Path = Encoding.UTF8.GetString(name[..name.IndexOf((byte)0)]);
         master = new(new SafeFileHandle(fd, ownsHandle: true), FileAccess.ReadWrite, bufferSize: 0);
     }
 
@@ -29,6 +31,15 @@ internal sealed partial class PseudoTerminal : IDisposable
     {
         master.Write(Encoding.ASCII.GetBytes(text));
         master.Flush();
+    }
+
+    /// <summary>Waits until this process has opened the end with the path.</summary>
+    public async Task Opened(CancellationToken enough)
+    {
+        while (!Directory.EnumerateFiles("/proc/self/fd").Any(fd => File.ResolveLinkTarget(fd, returnFinalTarget: false)?.FullName == Path))
+        {
+            await Task.Delay(10, enough);
+        }
     }
 
     public void Dispose() => master.Dispose();
@@ -43,5 +54,5 @@ internal sealed partial class PseudoTerminal : IDisposable
     private static partial int unlockpt(int fd);
 
     [LibraryImport("libc")]
-    private static partial IntPtr ptsname(int fd);
+    private static partial int ptsname_r(int fd, Span<byte> name, nuint length);
 }
