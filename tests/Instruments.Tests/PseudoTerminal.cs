@@ -10,6 +10,7 @@ internal sealed partial class PseudoTerminal : IDisposable
     private const int ReadWrite = 2, NoControllingTerminal = 256, LongestName = 64;
 
     private readonly FileStream master;
+    private readonly string device;
 
     public PseudoTerminal()
     {
@@ -21,10 +22,13 @@ internal sealed partial class PseudoTerminal : IDisposable
             throw new IOException("no pseudo-terminal");
         }
 
-        Path = Encoding.UTF8.GetString(name[..name.IndexOf((byte)0)]);
+        device = Encoding.UTF8.GetString(name[..name.IndexOf((byte)0)]);
+        Path = System.IO.Path.Combine(System.IO.Path.GetTempPath(), $"ystrata-line-{Guid.NewGuid():N}");
+        File.CreateSymbolicLink(Path, device);
         master = new(new SafeFileHandle(fd, ownsHandle: true), FileAccess.ReadWrite, bufferSize: 0);
     }
 
+    /// <summary>A name of its own: the device's is given to the next line that is made once this one is gone, while somebody may still look for it.</summary>
     public string Path { get; }
 
     public void Send(string text)
@@ -36,13 +40,18 @@ internal sealed partial class PseudoTerminal : IDisposable
     /// <summary>Waits until this process has opened the end with the path.</summary>
     public async Task Opened(CancellationToken enough)
     {
-        while (!Directory.EnumerateFiles("/proc/self/fd").Any(fd => File.ResolveLinkTarget(fd, returnFinalTarget: false)?.FullName == Path))
+        while (!Directory.EnumerateFiles("/proc/self/fd").Any(fd => new FileInfo(fd).LinkTarget == device))
         {
             await Task.Delay(10, enough);
         }
     }
 
-    public void Dispose() => master.Dispose();
+    /// <summary>Pulls it out.</summary>
+    public void Dispose()
+    {
+        File.Delete(Path);
+        master.Dispose();
+    }
 
     [LibraryImport("libc")]
     private static partial int posix_openpt(int flags);

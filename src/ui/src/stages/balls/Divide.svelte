@@ -108,7 +108,7 @@
         >{/if}
     </p>
   </div>
-  <dl class="grid grid-cols-3 content-start gap-x-3 gap-y-2 sm:grid-cols-3">
+  <dl class="grid grid-cols-[auto_auto_auto] content-start gap-x-3 gap-y-2">
     <div class="col-span-3">
       <dt class="text-small text-mute">{tray.next == null ? m.all_divided() : m.next_ball()}</dt>
       <dd class="font-head text-dial leading-none font-bold" data-testid="next">
