@@ -95,10 +95,9 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
                 // Closed to end a read, which is never timed out: what comes in the moment a read gives up is lost, and the rest of
                 // the line says another weight.
                 using var port = new SerialPort(path, Baud);
-                var opened = clock.GetTimestamp();
                 port.Open();
                 using var leaves = enough.Register(port.Close);
-                Lines(port.BaseStream, opened, newest);
+                Lines(port.BaseStream, newest);
             }
             catch (Exception e) when (e is IOException or UnauthorizedAccessException or InvalidOperationException or ArgumentException)
             {
@@ -109,8 +108,9 @@ public sealed class LineDevice<T>(string path, TimeProvider clock, Func<string, 
         }
     }
 
-    private void Lines(Stream device, long opened, Newest newest)
+    private void Lines(Stream device, Newest newest)
     {
+        var opened = clock.GetTimestamp();
         var buffer = new byte[512];
         var line = new StringBuilder(Longest + 1);
         bool? whole = null;

@@ -175,6 +175,20 @@ public class LineTests
         }
     }
 
+    /// <summary>Tells when it was first looked at: as the line is open.</summary>
+    private sealed class LookedAt : TimeProvider
+    {
+        private readonly TaskCompletionSource first = new(TaskCreationOptions.RunContinuationsAsynchronously);
+
+        public Task First => first.Task;
+
+        public override long GetTimestamp()
+        {
+            first.TrySetResult();
+            return base.GetTimestamp();
+        }
+    }
+
     private static LineDevice<string> Heard(PseudoTerminal line, ConcurrentQueue<string> heard) => new(
         line.Path,
         TimeProvider.System,
@@ -207,13 +221,13 @@ public class LineTests
     [Fact]
     public async Task A_scale_that_only_speaks_when_its_key_is_pressed_is_heard_the_first_time()
     {
-        var (scale, line, enough) = Open();
-        using var _ = line;
-        using var __ = enough;
-        await using var readings = scale.Readings(enough.Token).GetAsyncEnumerator();
+        using var line = new PseudoTerminal();
+        using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(20));
+        var clock = new LookedAt();
+        await using var readings = new LineScale(line.Path, clock).Readings(enough.Token).GetAsyncEnumerator();
         await readings.MoveNextAsync();
-        await line.Opened(enough.Token);
-        await Task.Delay(LineDevice<Reading>.MidLine, enough.Token);
+        await clock.First.WaitAsync(enough.Token);
+        await Task.Delay(2 * LineDevice<Reading>.MidLine, enough.Token);
 
         line.Send("80 g S\n");
         Assert.Equal(80, (await First(readings, r => r.Mass is not null)).Mass!.Value.Value);

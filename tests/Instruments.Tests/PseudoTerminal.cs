@@ -10,7 +10,6 @@ internal sealed partial class PseudoTerminal : IDisposable
     private const int ReadWrite = 2, NoControllingTerminal = 256, LongestName = 64;
 
     private readonly FileStream master;
-    private readonly string device;
 
     public PseudoTerminal()
     {
@@ -22,7 +21,7 @@ internal sealed partial class PseudoTerminal : IDisposable
             throw new IOException("no pseudo-terminal");
         }
 
-        device = Encoding.UTF8.GetString(name[..name.IndexOf((byte)0)]);
+        var device = Encoding.UTF8.GetString(name[..name.IndexOf((byte)0)]);
         Path = System.IO.Path.Combine(System.IO.Path.GetTempPath(), $"ystrata-line-{Guid.NewGuid():N}");
         File.CreateSymbolicLink(Path, device);
         master = new(new SafeFileHandle(fd, ownsHandle: true), FileAccess.ReadWrite, bufferSize: 0);
@@ -35,15 +34,6 @@ internal sealed partial class PseudoTerminal : IDisposable
     {
         master.Write(Encoding.ASCII.GetBytes(text));
         master.Flush();
-    }
-
-    /// <summary>Waits until this process has opened the end with the path.</summary>
-    public async Task Opened(CancellationToken enough)
-    {
-        while (!Directory.EnumerateFiles("/proc/self/fd").Any(fd => new FileInfo(fd).LinkTarget == device))
-        {
-            await Task.Delay(10, enough);
-        }
     }
 
     /// <summary>Pulls it out.</summary>
