@@ -61,7 +61,7 @@ public sealed class KitchenDb
         }
 
         var result = DeployChanges.To
-            .SqliteDatabase(kitchen.connectionString)
+            .SqliteDatabase(ConnectionTo(path, pooled: false))
             .WithScriptsEmbeddedInAssembly(typeof(KitchenDb).Assembly, IsMigration)
             .WithTransactionPerScript()
             .LogToNowhere()
@@ -72,13 +72,12 @@ public sealed class KitchenDb
             : throw new InvalidOperationException($"{path}: {result.ErrorScript?.Name} failed", result.Error);
     }
 
-    internal static string ConnectionTo(string path) => new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true }.ToString();
+    internal static string ConnectionTo(string path, bool pooled = true) => new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true, Pooling = pooled }.ToString();
 
     /// <summary>A connection for one unit of work: every commit waits for the disk, a busy file for half a minute.</summary>
     internal SqliteConnection Connect()
     {
-        var db = new SqliteConnection(connectionString);
-        db.Open();
+        var db = Pool.Open(connectionString);
         db.Execute($"pragma synchronous = full; pragma busy_timeout = {WaitMs}; pragma wal_autocheckpoint = {PagesBeforeSettling}; pragma journal_size_limit = {LogBytes}");
         return db;
     }

@@ -39,7 +39,7 @@ public sealed class Screens
     {
         var made = new Screens(path);
         var result = DeployChanges.To
-            .SqliteDatabase(made.connectionString)
+            .SqliteDatabase(KitchenDb.ConnectionTo(path, pooled: false))
             .WithScriptsEmbeddedInAssembly(typeof(Screens).Assembly, name => name.Contains(Folder, StringComparison.Ordinal))
             .WithTransactionPerScript()
             .LogToNowhere()
@@ -100,8 +100,7 @@ public sealed class Screens
 
     private SqliteConnection Connect()
     {
-        var db = new SqliteConnection(connectionString);
-        db.Open();
+        var db = Pool.Open(connectionString);
         db.Execute("pragma synchronous = full");
         return db;
     }

@@ -49,9 +49,8 @@ public sealed class Staging : IDisposable
         var folder = Directory.CreateTempSubdirectory("ystrata-empty-");
         var path = Path.Combine(folder.FullName, "empty.db");
         KitchenDb.Open(path);
-        using (var db = new SqliteConnection(KitchenDb.ConnectionTo(path)))
+        using (var db = Pool.Open(KitchenDb.ConnectionTo(path)))
         {
-            db.Open();
             db.Execute("pragma journal_mode = delete");
             // Nobody seeks anything here but by its key.
             foreach (var (kind, name) in db.Query<(string, string)>("select type, name from sqlite_master where type in ('index', 'trigger') and sql is not null union all values ('table', 'log_words')").ToList())
@@ -60,7 +59,7 @@ public sealed class Staging : IDisposable
             }
         }
 
-        SqliteConnection.ClearPool(new SqliteConnection(KitchenDb.ConnectionTo(path)));
+        Pool.Clear(KitchenDb.ConnectionTo(path));
         var bytes = File.ReadAllBytes(path);
         folder.Delete(recursive: true);
         return bytes;

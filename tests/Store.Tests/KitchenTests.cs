@@ -1,3 +1,5 @@
+using System.Collections.Concurrent;
+using Dapper;
 using Microsoft.Data.Sqlite;
 
 namespace Ystrata.Store.Tests;
@@ -54,6 +56,35 @@ public sealed class KitchenTests : IDisposable
     [Fact]
     public void A_batch_of_a_bread_that_never_was_is_refused() =>
         Assert.Throws<SqliteException>(() => new Batches(temp.Open()).Add(TempKitchen.SomeBatch(Guid.NewGuid())));
+
+    [Fact]
+    public async Task No_two_hands_ever_hold_one_connection_and_none_is_closed_under_them()
+    {
+        var (path, held, shared) = (KitchenDb.ConnectionTo(temp.File), new ConcurrentDictionary<object, int>(), 0);
+        temp.Open();
+
+        await Task.WhenAll(Enumerable.Range(0, 16).Select(hand => Task.Factory.StartNew(
+            () =>
+            {
+                for (var i = 0; i < 2000; i++)
+                {
+                    using var db = Pool.Open(path);
+                    var handle = db.Handle!;
+                    Interlocked.Add(ref shared, held.TryAdd(handle, hand) ? 0 : 1);
+                    db.Execute("select 1");
+                    held.TryRemove(handle, out _);
+                    if (i % 8 == 0)
+                    {
+                        Pool.Clear(path);
+                    }
+                }
+            },
+            CancellationToken.None,
+            TaskCreationOptions.LongRunning,
+            TaskScheduler.Default)));
+
+        Assert.Equal(0, shared);
+    }
 
     [Fact]
     public void Many_hands_can_write_at_once()

@@ -1,5 +1,3 @@
-using Microsoft.Data.Sqlite;
-
 namespace Ystrata.Store.Tests;
 
 /// <summary>A kitchen in a folder of its own, gone with the test.</summary>
@@ -32,7 +30,7 @@ public sealed class TempKitchen : IDisposable
 
     public void Dispose()
     {
-        SqliteConnection.ClearAllPools();
+        Pool.Clear(KitchenDb.ConnectionTo(File));
         Directory.Delete(Folder, recursive: true);
     }
 }

@@ -4,7 +4,6 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
-using Microsoft.Data.Sqlite;
 using Ystrata.Store;
 
 namespace Ystrata.Web.Tests;
@@ -67,7 +66,6 @@ public sealed class WebKitchen : WebApplicationFactory<Program>
         base.Dispose(disposing);
         if (disposing && Directory.Exists(folder))
         {
-            SqliteConnection.ClearAllPools();
             Directory.Delete(folder, recursive: true);
         }
     }

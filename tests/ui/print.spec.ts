@@ -60,6 +60,15 @@ test("a label with much to declare is as high as that takes", async ({ bench, pa
 test("the day's sheet says in black and white what clashes, and leaves room to write what is at hand", async ({ page }) => {
   await page.getByRole("link", { name: "Day sheet" }).click();
   await page.getByTestId("goods").waitFor();
+  // Paper is narrower at once: no drawing is told of it and drawn anew.
+  const wide = await page.getByTestId("day-lanes").evaluate((lanes) => {
+    const room = lanes.parentElement!;
+    room.style.width = "600px";
+    const { width } = lanes.getBoundingClientRect();
+    room.style.width = "";
+    return width;
+  });
+  expect(wide).toBeLessThanOrEqual(600);
   await page.setViewportSize(A4);
   await page.emulateMedia({ media: "print" });
   expect(await pale(page)).toEqual([]);

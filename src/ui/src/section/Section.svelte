@@ -56,7 +56,15 @@
 
 <div bind:contentRect={box} style:height="{height}px" class="relative w-full" data-testid="section">
   {#if drawing}
-    <svg {width} {height} class="absolute start-0 top-0" role="img" aria-label={m.section_of({ what: label })} class:melts>
+    <svg
+      {width}
+      {height}
+      viewBox="0 0 {width} {height}"
+      class="absolute start-0 top-0 max-w-full"
+      role="img"
+      aria-label={m.section_of({ what: label })}
+      class:melts
+    >
       {#each strokes as { key, is, kind, d, fill, stroke, width: wide, dash } (key)}
         <path
           {d}

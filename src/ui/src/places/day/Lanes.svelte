@@ -37,7 +37,15 @@
 </script>
 
 <div class="min-w-0" bind:contentRect={box}>
-  <svg {width} {height} class="block" role="img" aria-label={m.day_lanes_say({ count: sheet.bars.length })} data-testid="day-lanes">
+  <svg
+    {width}
+    {height}
+    viewBox="0 0 {width} {height}"
+    class="block h-auto max-w-full"
+    role="img"
+    aria-label={m.day_lanes_say({ count: sheet.bars.length })}
+    data-testid="day-lanes"
+  >
     <defs>
       <pattern id="{id}-over" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <rect width="6" height="6" fill="var(--color-chilli-soft)" /><rect width="2.5" height="6" fill="var(--color-chilli)" />
