@@ -296,8 +296,8 @@ public sealed partial class Backups(KitchenDb kitchen)
             File.Copy(path, copy);
             KitchenDb.Open(copy);
             // With the last connection goes the log beside it: all of it lies in one file then.
-            Pool.Clear(KitchenDb.ConnectionTo(copy));
-            Pool.Clear(KitchenDb.ConnectionTo(kitchen.File));
+            Pool.Clear(copy);
+            Pool.Clear(kitchen.File);
             // There is a kitchen's file at every moment, whenever this is cut off.
             File.Copy(kitchen.File, aside);
             foreach (var part in FileParts.Where(p => p.Length > 0 && File.Exists(kitchen.File + p)))
@@ -335,7 +335,7 @@ public sealed partial class Backups(KitchenDb kitchen)
         }
         finally
         {
-            Pool.Clear(KitchenDb.ConnectionTo(copy));
+            Pool.Clear(copy);
             Directory.Delete(Path.GetDirectoryName(copy)!, recursive: true);
         }
     }

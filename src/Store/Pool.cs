@@ -23,9 +23,9 @@ internal static class Pool
     }
 
     /// <summary>Closes what is open on a file, at once or as soon as its user is done.</summary>
-    public static void Clear(string connectionString)
+    public static void Clear(string path)
     {
-        using var db = new SqliteConnection(connectionString);
+        using var db = new SqliteConnection(KitchenDb.ConnectionTo(path));
         lock (Door)
         {
             SqliteConnection.ClearPool(db);

@@ -59,7 +59,7 @@ public sealed class Staging : IDisposable
             }
         }
 
-        Pool.Clear(KitchenDb.ConnectionTo(path));
+        Pool.Clear(path);
         var bytes = File.ReadAllBytes(path);
         folder.Delete(recursive: true);
         return bytes;

@@ -189,9 +189,15 @@ public class LineTests
         }
     }
 
-    private static LineDevice<string> Heard(PseudoTerminal line, ConcurrentQueue<string> heard) => new(
+    /// <summary>No time goes by, however slow the machine is.</summary>
+    private sealed class Still : TimeProvider
+    {
+        public override long GetTimestamp() => 0;
+    }
+
+    private static LineDevice<string> Heard(PseudoTerminal line, TimeProvider clock, ConcurrentQueue<string> heard) => new(
         line.Path,
-        TimeProvider.System,
+        clock,
         l =>
         {
             heard.Enqueue(l);
@@ -210,7 +216,7 @@ public class LineTests
 
         // There as the line is opened: the rest of 180.5 g, which would be taken for a ball.
         line.Send("80.5 g S\r\n181 g D\r\n180.5 g S\r\n");
-        await using var readings = Heard(line, heard).Readings(50, enough.Token).GetAsyncEnumerator();
+        await using var readings = Heard(line, new Still(), heard).Readings(50, enough.Token).GetAsyncEnumerator();
         while (await readings.MoveNextAsync() && readings.Current != "180.5 g S")
         {
         }
@@ -242,7 +248,7 @@ public class LineTests
             using var line = new PseudoTerminal();
             using var enough = new CancellationTokenSource(TimeSpan.FromSeconds(60));
             var heard = new ConcurrentQueue<string>();
-            await using var readings = Heard(line, heard).Readings(50, enough.Token).GetAsyncEnumerator();
+            await using var readings = Heard(line, TimeProvider.System, heard).Readings(50, enough.Token).GetAsyncEnumerator();
             List<string> sent = [.. Enumerable.Range(0, 20).Select(i => $"{device} {i}"), "last"];
             foreach (var text in sent)
             {

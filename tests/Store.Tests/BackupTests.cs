@@ -75,7 +75,7 @@ public sealed class BackupTests : IDisposable
         var sound = Assert.Single(backups.All());
         var bytes = File.ReadAllBytes(backups.PathOf(sound.Name)!);
         kitchen.Settle();
-        Pool.Clear(KitchenDb.ConnectionTo(temp.File));
+        Pool.Clear(temp.File);
         Spoil(temp.File);
 
         Assert.Equal(BackupFault.Broken, Assert.Throws<BackupException>(() => backups.MakeDaily(TempKitchen.Noon.AddDays(1))).Fault);

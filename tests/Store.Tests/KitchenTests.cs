@@ -75,7 +75,7 @@ public sealed class KitchenTests : IDisposable
                     held.TryRemove(handle, out _);
                     if (i % 8 == 0)
                     {
-                        Pool.Clear(path);
+                        Pool.Clear(temp.File);
                     }
                 }
             },

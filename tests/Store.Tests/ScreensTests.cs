@@ -7,10 +7,7 @@ public sealed class ScreensTests : IDisposable
 
     private readonly string folder = Directory.CreateTempSubdirectory("ystrata-screens-").FullName;
 
-    public void Dispose()
-    {
-        Directory.Delete(folder, recursive: true);
-    }
+    public void Dispose() => Directory.Delete(folder, recursive: true);
 
     [Fact]
     public void What_was_let_in_named_seen_and_sent_away_is_so_when_the_file_is_opened_again()

@@ -30,7 +30,7 @@ public sealed class TempKitchen : IDisposable
 
     public void Dispose()
     {
-        Pool.Clear(KitchenDb.ConnectionTo(File));
+        Pool.Clear(File);
         Directory.Delete(Folder, recursive: true);
     }
 }
